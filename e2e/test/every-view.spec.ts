@@ -187,11 +187,27 @@ test('the verdict on a bag lies on none of its rows, however low the screen is',
     .toBe(true);
 });
 
-test('what is in a window keeps its distance from the edge', async ({ page }) => {
+test('what is in a window keeps its distance from the edge; windows, problems and empty pages pass axe too', async ({
+  page,
+}) => {
   await page.goto('/roster');
   await expect(page.getByRole('heading', { name: 'Davor Kolar' })).toBeVisible();
   await page.keyboard.press('?');
   const window = (await page.locator('.n-modal').boundingBox())!;
   const words = (await page.getByText('Anywhere', { exact: true }).boundingBox())!;
   expect(words.x - window.x).toBeGreaterThan(12);
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Bring a player in…' }).click();
+  const bad = (name: string) => ({ name, mimeType: 'text/plain', buffer: Buffer.from('{bad') });
+  await page.locator('input[type=file]').setInputFiles(bad('player.json'));
+  await expect(page.getByRole('dialog').getByRole('alert')).toContainText('player.json is no player’s file');
+  expect(await complaints(page)).toEqual([]);
+  await page.goto('/courses');
+  await page.getByRole('button', { name: 'Bring a file…' }).waitFor();
+  await page.locator('input[type=file]').first().setInputFiles(bad('map.geojson'));
+  await expect(page.getByRole('alert').getByRole('listitem').first()).toContainText('not JSON');
+  expect(await complaints(page)).toEqual([]);
+  await page.goto('/nowhere');
+  await expect(page.getByRole('heading', { name: 'Nothing here' })).toBeVisible();
+  expect(await complaints(page)).toEqual([]);
 });

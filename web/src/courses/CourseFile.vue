@@ -44,11 +44,13 @@ function take(): void {
       Lengths name no unit; they are in
       <ChoiceField v-model:value="lengthUnit" label="Unit of the lengths" :options="UNITS" />
     </label>
-    <ul v-if="file.problems.length" role="alert">
-      <li v-for="one in file.problems.slice(0, MAX_PROBLEMS)" :key="one" class="verdict error">
-        ■ {{ one }}
-      </li>
-    </ul>
+    <div v-if="file.problems.length" role="alert">
+      <ul>
+        <li v-for="one in file.problems.slice(0, MAX_PROBLEMS)" :key="one" class="verdict error">
+          ■ {{ one }}
+        </li>
+      </ul>
+    </div>
     <p v-if="isSound" class="small">
       {{ file.tees.length === 1 ? 'Tee' : 'Tees' }}:
       {{

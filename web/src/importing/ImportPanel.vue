@@ -6,7 +6,8 @@ import ChoiceField from '../fields/ChoiceField.vue';
 import FileField from '../fields/FileField.vue';
 import { counted, type DistanceUnit, type Reading } from '@tasche/core';
 import type { RejectedCell } from '@tasche/contract';
-import { NButton, NModal } from 'naive-ui';
+import { NButton } from 'naive-ui';
+import PageWindow from '../app/PageWindow.vue';
 import { computed } from 'vue';
 import { factWords, readingName } from '../history/fact-words';
 import type { PastedTable } from '../sheet/pasted-table';
@@ -82,13 +83,7 @@ async function take(): Promise<void> {
 </script>
 
 <template>
-  <NModal
-    :show="true"
-    preset="card"
-    title="Import a file"
-    style="width: min(820px, 96vw)"
-    @update:show="emit('close')"
-  >
+  <PageWindow title="Import a file" :px="820" @close="emit('close')">
     <p>
       A row a club, with a row of heads, saved as CSV or text; or a Tasche locker as JSON. You see what would
       change before it does.
@@ -164,7 +159,7 @@ async function take(): Promise<void> {
         <NButton @click="emit('close')">Cancel</NButton>
       </div>
     </template>
-  </NModal>
+  </PageWindow>
 </template>
 
 <style scoped>

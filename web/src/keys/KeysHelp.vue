@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { NModal } from 'naive-ui';
+import PageWindow from '../app/PageWindow.vue';
 import { KEYS, useKeysHelp } from './keys-help';
 import { isTyping } from './is-typing';
 import { useShortcuts } from './use-shortcuts';
@@ -15,13 +15,7 @@ useShortcuts('Anywhere', {
 </script>
 
 <template>
-  <NModal
-    v-model:show="help.open"
-    preset="card"
-    title="Keys"
-    style="width: min(760px, 94vw)"
-    :auto-focus="true"
-  >
+  <PageWindow v-model:show="help.open" title="Keys" :px="760">
     <div class="groups">
       <section v-for="{ group, keys } in KEYS" :key="group">
         <h3>{{ group }}</h3>
@@ -35,7 +29,7 @@ useShortcuts('Anywhere', {
         </dl>
       </section>
     </div>
-  </NModal>
+  </PageWindow>
 </template>
 
 <style scoped>

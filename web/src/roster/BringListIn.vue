@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import type { ChangeResult, HeadedCells } from '@tasche/contract';
 import { counted, type DistanceUnit } from '@tasche/core';
-import { NButton, NModal } from 'naive-ui';
+import { NButton } from 'naive-ui';
+import PageWindow from '../app/PageWindow.vue';
 import { v4 as newId } from 'uuid';
 import { computed, onBeforeUnmount, ref, shallowRef } from 'vue';
 import { post } from '../api/request';
@@ -103,13 +104,7 @@ onBeforeUnmount(() => (isStopped = true));
 </script>
 
 <template>
-  <NModal
-    :show="true"
-    preset="card"
-    title="Bring a list of bags in"
-    style="width: min(820px, 96vw)"
-    @update:show="emit('close')"
-  >
+  <PageWindow title="Bring a list of bags in" :px="820" @close="emit('close')">
     <p class="quiet">
       A row a club, with a column that says whose it is, saved as CSV or text. Each player comes onto the
       roster with a gamer; you see who before it happens.
@@ -171,7 +166,7 @@ onBeforeUnmount(() => (isStopped = true));
         <NButton @click="emit('close')">Cancel</NButton>
       </div>
     </template>
-  </NModal>
+  </PageWindow>
 </template>
 
 <style scoped>

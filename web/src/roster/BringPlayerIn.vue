@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import ProblemLine from '../app/ProblemLine.vue';
-import { NButton, NModal } from 'naive-ui';
+import { NButton } from 'naive-ui';
+import PageWindow from '../app/PageWindow.vue';
 import { playerFileHeadSchema, type PlayerFileHead } from '@tasche/contract';
 import { v4 as newId } from 'uuid';
 import { computed, onBeforeUnmount, ref, shallowRef } from 'vue';
@@ -81,13 +82,7 @@ onBeforeUnmount(() => sending.value?.cancel());
 </script>
 
 <template>
-  <NModal
-    :show="true"
-    preset="card"
-    title="Bring a player in"
-    style="width: min(560px, 96vw)"
-    @update:show="emit('close')"
-  >
+  <PageWindow title="Bring a player in" :px="560" @close="emit('close')">
     <p class="quiet">
       A player who was taken out as a file comes in as a new player, with everything: clubs, readings, bags,
       plans, sessions, shots, jobs, wishes, and who did what when.
@@ -117,7 +112,7 @@ onBeforeUnmount(() => sending.value?.cancel());
       </NButton>
       <NButton @click="emit('close')">Cancel</NButton>
     </div>
-  </NModal>
+  </PageWindow>
 </template>
 
 <style scoped>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { NButton, NModal } from 'naive-ui';
+import { NButton } from 'naive-ui';
+import PageWindow from '../app/PageWindow.vue';
 import type { Freeze } from '@tasche/core';
 import { nextTick, onMounted, ref } from 'vue';
 import { shortDay } from '../app/day';
@@ -17,16 +18,7 @@ function go(): void {
 </script>
 
 <template>
-  <NModal
-    :show="true"
-    preset="card"
-    class="freeze-reason"
-    title="Nothing new just now"
-    role="dialog"
-    aria-label="Nothing new just now"
-    :style="{ width: '460px', maxWidth: '94vw' }"
-    @update:show="emit('answer', null)"
-  >
+  <PageWindow title="Nothing new just now" :px="460" @close="emit('answer', null)">
     <p>
       {{ freeze.name }}, until {{ shortDay(freeze.to) }}: nothing new in the bag. With a reason it is done,
       and the reason is kept.
@@ -46,7 +38,7 @@ function go(): void {
       <NButton type="primary" :disabled="why.trim() === ''" @click="go">Do it all the same</NButton>
       <NButton @click="emit('answer', null)">Don’t change it</NButton>
     </p>
-  </NModal>
+  </PageWindow>
 </template>
 
 <style scoped>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { NModal } from 'naive-ui';
+import PageWindow from '../app/PageWindow.vue';
 import { SHARED_PAPER_WORDS, type SharedPaper } from '@tasche/contract';
 import SharePanel from './SharePanel.vue';
 
@@ -9,12 +9,7 @@ const show = defineModel<boolean>('show', { required: true });
 </script>
 
 <template>
-  <NModal
-    v-model:show="show"
-    preset="card"
-    :title="`Share: ${SHARED_PAPER_WORDS[paper].toLowerCase()}`"
-    :style="{ width: 'min(640px, calc(100vw - 24px))' }"
-  >
+  <PageWindow v-model:show="show" :title="`Share: ${SHARED_PAPER_WORDS[paper].toLowerCase()}`" :px="640">
     <SharePanel :player-id="playerId" :paper="paper" :plan-id="planId" :club-id="clubId" />
-  </NModal>
+  </PageWindow>
 </template>
