@@ -49,7 +49,9 @@ const short = computed(
 /** What is reported in that air and was not before, or no longer is; a step that is only less sure is counted. */
 const isReported = (step: StepReport) =>
   step.severity === 'error' || step.severity === 'warning' || step.word === 'either-or';
-const said = computed(() => props.turned.filter(({ before, after }) => isReported(before) || isReported(after)));
+const said = computed(() =>
+  props.turned.filter(({ before, after }) => isReported(before) || isReported(after)),
+);
 const unsure = computed(() => props.turned.length - said.value.length);
 const stepName = (step: StepReport) => `${names.value.get(step.upperId)} to ${names.value.get(step.lowerId)}`;
 </script>
