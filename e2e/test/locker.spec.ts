@@ -40,7 +40,7 @@ test('a file shows what it would change, refuses bad rows by name, and comes in 
   const playerId = await newPlayer(page, 'Ivo Import', 'metres');
   await page.getByRole('button', { name: 'Print, export, import, and more' }).click();
   await page.getByText('Import a file…').click();
-  await page.getByLabel('File').setInputFiles({
+  await page.getByLabel('File', { exact: true }).setInputFiles({
     name: 'bag.csv',
     mimeType: 'text/csv',
     buffer: Buffer.from('club;loft;carry\n7 iron;33;146\n9 iron;flat;124\n=SUM(A1);40;130\n'),
