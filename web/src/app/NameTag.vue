@@ -2,8 +2,8 @@
 import { NTag } from 'naive-ui';
 
 /** A word at a name: what is true of it, or what changes about it. */
-const { kind = 'true' } = defineProps<{ kind?: 'true' | 'out' | 'changed' }>();
-const TYPES = { true: 'info', out: 'error', changed: 'warning' } as const;
+const { kind = 'plain' } = defineProps<{ kind?: 'plain' | 'out' | 'changed' }>();
+const TYPES = { plain: 'info', out: 'error', changed: 'warning' } as const;
 </script>
 
 <template>

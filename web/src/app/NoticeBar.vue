@@ -7,6 +7,8 @@ const props = defineProps<{
   kind: 'warning' | 'error';
   /** A screen reader says it at once; else when it has finished its sentence. */
   isUrgent?: boolean;
+  /** It stands among the parts of a page, not across its top. */
+  isInPage?: boolean;
 }>();
 // The library calls every one of them an alert.
 const bar = useTemplateRef<{ $el: HTMLElement }>('bar');
@@ -19,7 +21,7 @@ onMounted(() => {
   <NAlert
     ref="bar"
     class="notice-bar no-print"
-    :class="kind"
+    :class="[kind, { part: isInPage }]"
     :type="kind"
     :show-icon="false"
     :bordered="false"
@@ -45,6 +47,14 @@ onMounted(() => {
   gap: 6px 10px;
   align-items: center;
   flex-wrap: wrap;
+}
+.notice-bar.part {
+  border: 1px solid var(--brass);
+  border-radius: 6px;
+  margin-bottom: 10px;
+}
+.notice-bar.part.n-alert :deep(.n-alert-body) {
+  padding: 8px 12px;
 }
 @media (max-width: 700px) {
   .notice-bar.n-alert :deep(.n-alert-body) {

@@ -108,36 +108,42 @@ function toBasket(): void {
 
 const { work: settling, settle, isWaitedFor } = useSettling(() => props.plan, ask, { unit, nameOf: name });
 const { comingIn, makeTickets } = useComingIn(() => props.plan, rounds);
-const actions = computed((): Action[] => [
-  ...(event.value
-    ? [
-        ...(store.may('editEvent')
-          ? [{ key: 'edit', label: 'Edit the event', run: () => (writing.value = 'edit') }]
-          : []),
-        {
-          key: 'basket',
-          label: 'A basket for this round',
-          disabled: asked.value === null,
-          run: toBasket,
-        },
-        {
-          key: 'settle',
-          label: 'Settle every round',
-          disabled: settling.share.value !== null,
-          run: () => void settle(rounds.value),
-        },
-      ]
-    : []),
-  {
-    key: 'tickets',
-    label: 'Tickets for what comes in',
-    disabled: comingIn.value.length === 0,
-    run: makeTickets,
-  },
-  { key: 'event', label: 'Plan an event', run: () => (writing.value = 'new') },
-  { key: 'week', label: 'Plan a week', run: () => (writing.value = 'week') },
-  { key: 'remove', label: 'Delete this plan', run: remove },
-]);
+const actions = computed((): Action[] => {
+  const all: (Action & { may: boolean })[] = [
+    {
+      key: 'edit',
+      label: 'Edit the event',
+      may: store.may('editEvent'),
+      run: () => (writing.value = 'edit'),
+    },
+    {
+      key: 'basket',
+      label: 'A basket for this round',
+      may: store.may('addSession'),
+      disabled: asked.value === null,
+      run: toBasket,
+    },
+    {
+      key: 'settle',
+      label: 'Settle every round',
+      may: store.may('setRoundBag'),
+      disabled: settling.share.value !== null,
+      run: () => void settle(rounds.value),
+    },
+    {
+      key: 'tickets',
+      label: 'Tickets for what comes in',
+      may: store.may('addTicket'),
+      disabled: comingIn.value.length === 0,
+      run: makeTickets,
+    },
+    { key: 'event', label: 'Plan an event', may: store.may('addPlan'), run: () => (writing.value = 'new') },
+    { key: 'week', label: 'Plan a week', may: store.may('addPlan'), run: () => (writing.value = 'week') },
+    { key: 'remove', label: 'Delete this plan', may: store.may('removePlan'), run: remove },
+  ];
+  const ofTheEvent = ['edit', 'basket', 'settle'];
+  return all.filter(({ key, may }) => may && (event.value || !ofTheEvent.includes(key)));
+});
 
 const page = ref<InstanceType<typeof RoundPage> | null>(null);
 useUndoScope(() => `event/${props.plan.eventId}`);
@@ -181,7 +187,7 @@ useShortcuts('An event', {
         <LinkButton :to="{ name: 'swap-sheet', params: { playerId, planId: plan.id } }"
           >Swap sheet</LinkButton
         >
-        <ActionMenu v-if="!readOnly" label="More for this plan" :actions="actions" />
+        <ActionMenu v-if="actions.length > 0" label="More for this plan" :actions="actions" />
       </template>
     </PageHead>
     <PlanForm

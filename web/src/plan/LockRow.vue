@@ -58,7 +58,7 @@ const sign = computed(() => lockMark(props.state, props.chosen));
     </NButton>
     <span class="name"
       ><span class="text" :title="name">{{ name }}</span
-      ><NameTag v-if="moves" :kind="chosen ? 'true' : 'out'">{{ chosen ? 'in' : 'out' }}</NameTag></span
+      ><NameTag v-if="moves" :kind="chosen ? 'plain' : 'out'">{{ chosen ? 'in' : 'out' }}</NameTag></span
     >
     <span class="small quiet numbers" :class="{ modelled }"
       >{{ atHome }}<i v-if="there">&nbsp;→&nbsp;{{ there }}</i></span

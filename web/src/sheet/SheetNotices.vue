@@ -17,7 +17,7 @@ const { reports } = pasted;
 </script>
 
 <template>
-  <NoticeBar v-if="notice" kind="warning">
+  <NoticeBar v-if="notice" kind="warning" is-in-page>
     {{ notice }}
     <template #actions><NButton size="small" @click="notice = ''">Close</NButton></template>
   </NoticeBar>

@@ -4,7 +4,7 @@ import NewsMessages from './NewsMessages.vue';
 </script>
 
 <template>
-  <NMessageProvider placement="bottom-right" :max="3" keep-alive-on-hover closable>
+  <NMessageProvider placement="bottom-right" :max="3" keep-alive-on-hover closable container-class="no-print">
     <NewsMessages />
   </NMessageProvider>
 </template>
