@@ -108,9 +108,15 @@ useBagKeys({ bag, ladder, look, clubs, tried, activeClub }, () => {
 
     <NCard v-if="!bag" class="empty">
       <NEmpty
-        description="No bag yet. Make one, then type the clubs row by row, or paste them from a spreadsheet."
+        :description="
+          store.may('addBag')
+            ? 'No bag yet. Make one, then type the clubs row by row, or paste them from a spreadsheet.'
+            : 'No bag yet.'
+        "
       >
-        <template #extra><NButton type="primary" @click="clubs.make()">Make the gamer bag</NButton></template>
+        <template v-if="store.may('addBag')" #extra
+          ><NButton type="primary" @click="clubs.make()">Make the gamer bag</NButton></template
+        >
       </NEmpty>
     </NCard>
     <template v-else>

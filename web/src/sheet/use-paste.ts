@@ -124,7 +124,9 @@ export function usePaste({ unit, refuse, addCommands, sayLeftOut, writeLofts }: 
     const lofts: Command[] = [];
     const leftOut: string[] = [];
     let into = 0;
-    for (const { row, name, kind, readings } of plan.adds) {
+    const mayAdd = store.may('addClub');
+    const adds = mayAdd ? plan.adds : [];
+    for (const { row, name, kind, readings } of adds) {
       const id = newId();
       clubOfRow.set(row, id);
       const added = addCommands(id, name, kind, readings, into);
@@ -155,7 +157,15 @@ export function usePaste({ unit, refuse, addCommands, sayLeftOut, writeLofts }: 
 
     const left = new Map<number, LeftRow>();
     let inPlace = 0;
-    for (const { row, columnId, head, text, reason, asks } of plan.rejected) {
+    const notAdded = (mayAdd ? [] : plan.adds).map(({ row, name }) => ({
+      row,
+      columnId: undefined,
+      head: 'club',
+      text: name,
+      asks: undefined,
+      reason: `${name} is not in the locker, and adding clubs is for a rep or the player`,
+    }));
+    for (const { row, columnId, head, text, reason, asks } of [...plan.rejected, ...notAdded]) {
       const clubId = clubOfRow.get(row);
       if (clubId && columnId) {
         refuse(`${clubId} ${columnId}`, text, reason);
@@ -176,7 +186,7 @@ export function usePaste({ unit, refuse, addCommands, sayLeftOut, writeLofts }: 
     return {
       from,
       unit: distanceUnit,
-      added: plan.adds.length,
+      added: adds.length,
       changed: plan.edits.length,
       same: plan.same.length,
       inPlace,

@@ -1,7 +1,8 @@
-import type { ChangeRequest } from '@tasche/contract';
+import type { ChangeRequest, SignedInView } from '@tasche/contract';
 import { mount } from '@vue/test-utils';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { computed, nextTick } from 'vue';
+import { signedIn } from '../../src/api/signed-in';
 import { useOutbox } from '../../src/changes/outbox';
 import PasteTray from '../../src/sheet/PasteTray.vue';
 import { COLUMN_SETS } from '../../src/sheet/sheet-columns';
@@ -26,6 +27,7 @@ const written = () =>
   );
 
 beforeEach(() => {
+  signedIn.value = null;
   localStorage.clear();
   sessionStorage.clear();
   freshPinia();
@@ -52,6 +54,18 @@ describe('what is pasted', () => {
     pasted.mend(pasted.reports.value[0]!);
     expect(written().at(-1)).toBe('new wedge PW');
     expect(pasted.reports.value[0]).toMatchObject({ added: 1, changed: 2, rows: [] });
+  });
+
+  it('adds no club for whoever may not, takes the rest, and keeps the row with its reason', () => {
+    signedIn.value = { role: 'assistant', who: 'Ida', workspace: { id: 'w', name: 'Van' } } as SignedInView;
+    const { pasted } = editing();
+    pasted.paste('club\tlength\n7 iron\t37\nPW\t35.5\n', 0, 0, CLUBS, COLUMNS);
+    signedIn.value = null;
+    expect(written().filter((one) => one.startsWith('new'))).toEqual([]);
+    expect(pasted.reports.value[0]).toMatchObject({ added: 0, changed: 1 });
+    expect(pasted.reports.value[0]!.rows).toMatchObject([
+      { reasons: ['PW is not in the locker, and adding clubs is for a rep or the player'] },
+    ]);
   });
 
   it('may be lines of a message at the names; over lofts the same numbers are lofts', () => {
