@@ -25,12 +25,16 @@ async function complaints(page: Page, only?: string): Promise<string[]> {
 /** Maren's plan for an event. */
 const HOCHFIRN = `${demo.maren}/plan/7a5c4e00-0002-4000-8000-000000000050`;
 
-/** What the page has asked its server for and not had yet; news never end. */
+/**
+ * What the page has asked its server for and not had yet. News never end; and of a worker's script that was
+ * on its way when its view was left, the browser tells no end.
+ */
 function openRequests(page: Page): Set<Request> {
   const open = new Set<Request>();
   const done = (request: Request) => open.delete(request);
   page.on('request', (request) => {
-    if (request.resourceType() !== 'eventsource') open.add(request);
+    if (request.resourceType() !== 'eventsource' && !/-worker-[^/]*\.js$/.test(request.url()))
+      open.add(request);
   });
   page.on('requestfinished', done);
   page.on('requestfailed', done);
@@ -54,7 +58,7 @@ async function open(page: Page, path: string, waiting: Set<Request>): Promise<vo
   if (here === 'blank' || path.startsWith(here)) await page.goto(path);
   else await follow(page, path);
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-  await expect.poll(() => waiting.size, { message: 'requests' }).toBe(0);
+  await expect.poll(() => [...waiting].map((request) => request.url()), { message: 'requests' }).toEqual([]);
   await expect(page.locator('.n-skeleton')).toHaveCount(0);
   if (path === HOCHFIRN) await expect(page.locator('.lock-board')).toBeVisible();
 }
