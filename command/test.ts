@@ -19,16 +19,6 @@ type Tool = readonly [name: string, args: readonly string[]];
 const NATIVE_TSC = '../typescript-native/bin/tsc';
 /** What reads the code without running it, the slowest first. */
 const READ: Readonly<Record<string, readonly Tool[]>> = {
-  /**
-   * Faults a reader would not see (oxlint: what a promise comes to is never left to chance), the layout of every
-   * file, and exports nobody uses.
-   */
-  lint: [
-    ['eslint', ['.', '--max-warnings', '0']],
-    ['oxlint', ['--type-aware', '--deny-warnings']],
-    ['prettier', ['--check', '--log-level', 'warn', '.']],
-    ['knip', ['--no-progress']],
-  ],
   types: [
     ['vue-tsc', ['-p', 'web']],
     [NATIVE_TSC, ['-p', 'tsconfig.node.json']],
@@ -36,6 +26,16 @@ const READ: Readonly<Record<string, readonly Tool[]>> = {
     [NATIVE_TSC, ['-p', 'tsconfig.plain.json']],
     [NATIVE_TSC, ['-p', 'web/service-worker']],
     [NATIVE_TSC, ['-p', 'e2e']],
+  ],
+  /**
+   * Faults a reader would not see (ESLint in views, oxlint in what is TypeScript alone: what a promise comes to is
+   * never left to chance), the layout of every file, and exports nobody uses.
+   */
+  lint: [
+    ['prettier', ['--check', '--log-level', 'warn', '.']],
+    ['oxlint', ['--type-aware', '--deny-warnings']],
+    ['eslint', ['.', '--max-warnings', '0']],
+    ['knip', ['--no-progress']],
   ],
   imports: [
     [

@@ -2,6 +2,7 @@ import type { Remedy } from '@tasche/core';
 import { watchDebounced } from '@vueuse/core';
 import { wrap, type Remote } from 'comlink';
 import { onScopeDispose, shallowRef, type ComputedRef } from 'vue';
+import { newestOnly } from '../app/newest-only';
 import type { UsualQuestion, UsualRoundWorker } from './usual-round-worker';
 
 /** Enough for several changes in one breath to be one question, and for the ladder to be painted first. */
@@ -13,7 +14,6 @@ export function useUsualRound(question: ComputedRef<UsualQuestion | null>) {
   const remedies = shallowRef<readonly Remedy[] | null>(null);
   let worker: Worker | undefined;
   let link: Remote<UsualRoundWorker> | undefined;
-  let lastRequestId = 0;
   let lastAsked = '';
 
   function linked(): Remote<UsualRoundWorker> {
@@ -24,21 +24,25 @@ export function useUsualRound(question: ComputedRef<UsualQuestion | null>) {
     return (link ??= wrap<UsualRoundWorker>(worker));
   }
 
+  const ask = newestOnly<UsualQuestion | null>(async (asked, isNewest) => {
+    // Advice that cannot be worked out is left unsaid; the ladder stands without it.
+    const found =
+      asked && asked.bagIds.length > 0
+        ? await linked()
+            .remedies(asked)
+            .catch(() => null)
+        : null;
+    if (isNewest()) remedies.value = found;
+  });
   watchDebounced(
     question,
-    async (asked) => {
+    (asked) => {
       // The same question, because something else on the page moved, has its answer.
       const key = JSON.stringify(asked);
       if (key === lastAsked) return;
       lastAsked = key;
-      const requestId = ++lastRequestId;
       remedies.value = null;
-      if (!asked || asked.bagIds.length === 0) return;
-      // Advice that cannot be worked out is left unsaid; the ladder stands without it.
-      const found = await linked()
-        .remedies(asked)
-        .catch(() => null);
-      if (requestId === lastRequestId) remedies.value = found;
+      ask(asked);
     },
     { debounce: SETTLE_MS, immediate: true },
   );
@@ -55,9 +59,7 @@ export function useUsualRound(question: ComputedRef<UsualQuestion | null>) {
       : null;
   }
 
-  onScopeDispose(() => {
-    lastRequestId += 1;
-    worker?.terminate();
-  });
+  // Whatever is still being asked is never answered.
+  onScopeDispose(() => worker?.terminate());
   return { remedies, swapsFor };
 }

@@ -9,6 +9,7 @@ import {
 } from '@tasche/core';
 import { computed, shallowRef, watch, type ComputedRef } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
+import { newestOnly } from '../app/newest-only';
 import { useSheet } from '../sheet/sheet-store';
 import { baselineOf } from '@tasche/contract';
 import { readSetting, settingQuery } from './setting-query';
@@ -45,12 +46,9 @@ export function useMovedClubs(
   /** The setting the clubs are moved to; null is none. */
   const movedFor = shallowRef<PlayingConditions | null>(null);
   const problem = shallowRef('');
-  let lastRequestId = 0;
 
-  watch(
-    [clubs, setting, baseline],
-    async ([all, to, from]) => {
-      const requestId = ++lastRequestId;
+  const ask = newestOnly<readonly [readonly LadderClub[], PlayingConditions | null, PlayingConditions]>(
+    async ([all, to, from], isNewest) => {
       if (!to) {
         rows.value = new Map();
         movedFor.value = null;
@@ -58,18 +56,17 @@ export function useMovedClubs(
       }
       try {
         const answer = await conditionsWorker().move(all, from, to);
-        if (requestId === lastRequestId) {
+        if (isNewest()) {
           rows.value = new Map(answer.map(({ key, moved }) => [key, moved]));
           movedFor.value = to;
         }
         problem.value = '';
       } catch (error) {
-        if (requestId === lastRequestId)
-          problem.value = `The flights could not be worked out: ${(error as Error).message}`;
+        if (isNewest()) problem.value = `The flights could not be worked out: ${(error as Error).message}`;
       }
     },
-    { immediate: true },
   );
+  watch([clubs, setting, baseline], ask, { immediate: true });
 
   /** From one air to another nothing is drawn before the clubs have moved. */
   const isElsewhere = computed(() => setting.value !== null);
