@@ -30,19 +30,28 @@ const KIND_PATTERNS: readonly [RegExp, ClubKind][] = [
   [/putt|^pt$/i, 'putter'],
   [/chip/i, 'chipper'],
   [/^(driver|dr|1 ?-?w(ood)?)$/i, 'driver'],
-  [/driv(ing|e)?\.?[ -]?iron|drv[ -]?iron|^di ?\d*$|^\d ?di$/i, 'driving iron'],
+  [/driv(ing|e)?\.?[ -]?iron|drv[ -]?iron|^di ?\d*$|^\d ?di$|^ut(ility)?[ -]?iron/i, 'driving iron'],
   [/hy|^\d ?-?h$|^h ?\d+$/i, 'hybrid'],
-  [/wood|holz|fairway|^\d+ ?-?w$|^w ?[3-9]$|^fw ?\d*$/i, 'fairway'],
-  [/wedge|^(pw|gw|aw|uw|sw|lw)$/i, 'wedge'],
+  [/wood|holz|fairway|\bfwy\b|^\d+ ?-?w$|^w ?[3-9]$|^(fw|fwy) ?\d*$|^\d+ ?fw$/i, 'fairway'],
+  // "PW", "P/W", "SW 56", "LW60"; alone on the sole of a set wedge stands its first letter.
+  [/wedge|^[pgauls]\/?w( ?(4[0-9]|5[0-9]|6[0-9]) ?°?)?$|^[pgsl]$/i, 'wedge'],
   [/iron|eisen|^[1-9]er$|^[1-9] ?-?i$|^i ?[1-9]$/i, 'iron'],
   // "56", "60°", "W50", "60V", "54/10", "50.08 F": a loft, perhaps with bounce and grind.
-  [/^w?(4[0-9]|5[0-9]|6[0-9])([.,]\d+)? ?(°|\*|deg|degrees?)?([ /-]?\d\d?)? ?[a-z]{0,3}$/i, 'wedge'],
+  [
+    /^w?(4[0-9]|5[0-9]|6[0-9])([.,]\d+)? ?(°|\*|deg|degrees?)?([ /-]?\d\d?| \(\d\d?\))? ?[a-z]{0,3}$/i,
+    'wedge',
+  ],
   [/^deg(ree)?s? ?(4[0-9]|5[0-9]|6[0-9])$/i, 'wedge'],
-  [/^(lob|sand|gap|approach|pitch(ing)?)$/i, 'wedge'],
+  [/^(lob|sand|gap|approach|pitch(ing)?)( ?(4[0-9]|5[0-9]|6[0-9]) ?°?)?$/i, 'wedge'],
   [/driver|^mini$/i, 'driver'],
   [/^ut ?[1-9]?$|^utility ?[1-9]?$/i, 'driving iron'],
   [/^# ?[1-9]$|^[1-9]$/, 'iron'],
   [/^(blade|mallet)$/i, 'putter'],
+  // "3w old", "backup 4h", "strong 3w": the short name among other words.
+  [/\b\d+w\b/i, 'fairway'],
+  [/\b\d+h\b/i, 'hybrid'],
+  [/\b[1-9]i\b/i, 'iron'],
+  [/\b[pgaus]w\b/i, 'wedge'],
 ];
 
 /**

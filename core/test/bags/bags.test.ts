@@ -195,8 +195,22 @@ describe('what a name says of a club', () => {
     ['Eisen 7', 'iron'],
     ['7er', 'iron'],
     ['3er Holz', 'fairway'],
+    ['SW 56', 'wedge'],
+    ['LW60°', 'wedge'],
+    ['P/W', 'wedge'],
+    ['G', 'wedge'],
+    ['Lob 60', 'wedge'],
+    ['52 (08)', 'wedge'],
+    ['old PW', 'wedge'],
+    ['5 fwy', 'fairway'],
+    ['3FW', 'fairway'],
+    ['3w old', 'fairway'],
+    ['backup 4h', 'hybrid'],
+    ['7i (bent)', 'iron'],
+    ['Utility iron 3', 'driving iron'],
   ])('%s is a %s', (name, kind) => expect(kindFromName(name)).toBe(kind));
-  it.each(['', 'Bertha', '99', '12', '70V', 'Blade runner', '56 and a half'])('"%s" says nothing', (name) =>
-    expect(kindFromName(name)).toBeUndefined(),
+  it.each(['', 'Bertha', '99', '12', '70V', 'Blade runner', '56 and a half', 'A', 'E7', '3U'])(
+    '"%s" says nothing',
+    (name) => expect(kindFromName(name)).toBeUndefined(),
   );
 });
