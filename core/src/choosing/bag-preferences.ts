@@ -1,7 +1,7 @@
 import { isFullSwing, type ClubKind, shotsIn } from '../clubs/index.js';
 import type { LadderClub } from '../spec/index.js';
 import type { CourseGround } from '../courses/index.js';
-import { carryLadder, isMixedUp, stepsOf, type GappingStrategyId } from '../gaps/index.js';
+import { carryLadder, mixedUpPairs, type GappingStrategyId } from '../gaps/index.js';
 import { DEFAULT_CHOOSING_RULES, USUAL_UNEVEN_STROKES, type ChoosingRules } from './choose-bag.js';
 import { TIE_STROKES } from './tie.js';
 import { putterStrokes, type PutterStrategy } from './putter.js';
@@ -192,7 +192,7 @@ export function lockerFindings(clubs: readonly LadderClub[]): LockerFinding[] {
       isFullSwing(kind) && (!shots.full || (shots.full.source === 'modelled' && !changed?.full)),
   );
   if (silent.length > 0) findings.push({ code: 'no carry', clubIds: silent.map(({ id }) => id) });
-  for (const step of stepsOf(carryLadder(clubs)).filter(isMixedUp))
-    findings.push({ code: 'mixed up', clubIds: [step.upper.id, step.lower.id] });
+  for (const [farther, nearer] of mixedUpPairs(carryLadder(clubs)))
+    findings.push({ code: 'mixed up', clubIds: [farther.id, nearer.id] });
   return findings;
 }

@@ -9,7 +9,8 @@ import {
   type StepContext,
 } from './judge-carry.js';
 import { coverOf, widestGapOf, type Step } from './ladder.js';
-import { isMixedUp, loftFlags } from './loft-flags.js';
+import { loftFlags } from './loft-flags.js';
+import { isMixedUp } from './mixed-up.js';
 import type { Flag, Severity, StepReport, StepWord } from './report.js';
 
 /** The verdict on one step: its word, its flags, and how sure they are. */

@@ -17,6 +17,7 @@ import {
   type Rung,
   type Step,
 } from './ladder.js';
+import { mixedUpDeg, mixedUpPairs } from './mixed-up.js';
 import type { Evenness, Flag, GapReport, RungReport, StepReport } from './report.js';
 import { gappingStrategyOf, type GappingStrategy, type GappingStrategyId } from './gapping-strategies.js';
 import { DEFAULT_GAP_SETTINGS, type GapSettings } from './settings.js';
@@ -44,6 +45,7 @@ export function gaps(clubs: readonly LadderClub[], options: GapOptions = {}): Ga
   const lofts = loftLadder(clubs);
   const flags = [
     ...steps.flatMap((step) => step.flags),
+    ...mixedUpFlags(rungs, steps),
     ...sameLoftFlags(lofts.steps, steps),
     ...neverHitFlags(clubs),
   ];
@@ -191,6 +193,23 @@ function sameLoftFlags(loftSteps: readonly LoftStep[], steps: readonly StepRepor
       clubIds: [upper.id, lower.id],
       value: loftDeg,
       limit: SAME_LOFT_DEG,
+      unit: 'deg',
+    }));
+}
+
+/** Those that are no neighbours; the steps say it of the others. */
+function mixedUpFlags(rungs: readonly Rung[], steps: readonly StepReport[]): Flag[] {
+  return mixedUpPairs(rungs)
+    .filter(
+      ([farther, nearer]) =>
+        !steps.some(({ upperId, lowerId }) => upperId === farther.id && lowerId === nearer.id),
+    )
+    .map(([farther, nearer]) => ({
+      code: 'mixed-up',
+      severity: 'error',
+      clubIds: [farther.id, nearer.id],
+      value: nearer.loftDeg! - farther.loftDeg!,
+      limit: mixedUpDeg(farther, nearer),
       unit: 'deg',
     }));
 }

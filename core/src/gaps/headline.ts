@@ -7,8 +7,10 @@ export function headlineOf(steps: readonly StepReport[], flags: readonly Flag[],
     const found = byWeight(flags, severity);
     if (!found[0]) continue;
     // Where a number is wrong, nothing else can be relied on before it is put right.
-    const flag = found.find(({ code }) => code === 'mixed-up') ?? byItsLofts(found, steps) ?? found[0];
-    const count = new Set(found.map(({ clubIds }) => clubIds.join(' '))).size;
+    const mixedUp = found.filter(({ code }) => code === 'mixed-up');
+    const flag = mixedUp[0] ?? byItsLofts(found, steps) ?? found[0];
+    const told = mixedUp.length > 0 ? mixedUp : found;
+    const count = new Set(told.map(({ clubIds }) => clubIds.join(' '))).size;
     return { code: 'flag', severity, clubIds: flag.clubIds, flag, count };
   }
   const unknown = steps.filter((step) => step.severity === 'unknown').length;

@@ -1,7 +1,7 @@
 export { type GappingStrategyId, GAPPING_STRATEGIES, gappingStrategyOf } from './gapping-strategies.js';
 export { type GapOptions, gaps } from './gaps.js';
 export { type Rung, type Cover, carryLadder, stepsOf, widestGapOf, ownedShots } from './ladder.js';
-export { isMixedUp } from './loft-flags.js';
+export { mixedUpPairs } from './mixed-up.js';
 export { isBendable, bentClub } from './bent-club.js';
 export { compareReports } from './compare-reports.js';
 export { stepBetween } from './step-between.js';

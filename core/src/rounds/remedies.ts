@@ -87,6 +87,23 @@ const OWNED_DEG = 1.5;
 /** Ways of one kind that are looked at, those of the most gain first. */
 const MAX_JUDGED = 25;
 
+/** Fewer clubs on the ladder are a bag that is still being written down: what it lacks is the rest of it. Ours. */
+export const REMEDIES_FROM_CLUBS = 5;
+/**
+ * Where no step is at fault, a new shot or another setting of a sleeve is worth its trouble from here on, strokes a
+ * round. Ours.
+ */
+const TROUBLE_STROKES = 0.1;
+
+/** Why nothing is advised: a number is wrong and is put right first, or most of the bag is not there yet. */
+export type NoRemedies = 'mixed up' | 'few clubs';
+
+/** Why nothing is advised of the bag of a report; undefined where something may be. */
+export function noRemediesFor({ flags, rungs }: GapReport): NoRemedies | undefined {
+  if (flags.some(({ code }) => code === 'mixed-up')) return 'mixed up';
+  return rungs.length < REMEDIES_FROM_CLUBS ? 'few clubs' : undefined;
+}
+
 interface Way extends Pick<Remedy, 'bag' | 'outId' | 'inId' | 'learns' | 'bends' | 'buys' | 'insteadOfId'> {
   /** A club nobody carries now comes in. */
   changes?: boolean;
@@ -100,7 +117,8 @@ interface Way extends Pick<Remedy, 'bag' | 'outId' | 'inId' | 'learns' | 'bends'
  * ladder stay: a bag without them is more even only because it is shorter. Nothing at all is an answer too.
  * What is bent, turned or bought
  * carries what the model says; a club whose carry nobody has told is measured first: it is neither turned
- * nor hit softer nor, without a step at fault, bent, nor put in for a club of that step whose carry is told.
+ * nor hit softer nor, without a step at fault, bent, nor put in for a club of that step whose carry is told. Without
+ * a step at fault a sleeve is turned of a measured club only: what it does hangs on how high the ball flies.
  * @throws InvalidInputError
  */
 export function remedies({
@@ -116,8 +134,7 @@ export function remedies({
   kinds = REMEDY_KINDS,
 }: RemedyRequest): Remedy[] {
   const before = gaps(bag, options);
-  // A number is wrong: it is put right first.
-  if (before.steps.some(({ word }) => word === 'mixed up')) return [];
+  if (noRemediesFor(before)) return [];
   const worst = namedStep(before);
   const now = costOf(bag);
   const full = bag.filter((club) => club.shots.full);
@@ -142,6 +159,7 @@ export function remedies({
     'turn a sleeve': () =>
       concerned
         .filter((club) => SLEEVED.includes(club.kind) && club.loftDeg !== undefined && isKnown(club))
+        .filter(({ shots }) => worst !== undefined || shots.full!.source === 'measured')
         .flatMap((club) =>
           SLEEVE_DEG.map((deg) => ({
             bag: instead([club, bent(club, deg)]),
@@ -178,6 +196,11 @@ export function remedies({
   };
   return kinds.flatMap((kind) => best(kind, ways[kind]()));
 
+  function leastGain(kind: RemedyKind, changes: boolean): number {
+    if (changes) return Math.max(changeStrokes, TIE_STROKES);
+    return kind === 'learn a shot' || kind === 'turn a sleeve' ? TROUBLE_STROKES : TIE_STROKES;
+  }
+
   function best(kind: RemedyKind, all: readonly Way[]): Remedy[] {
     const costed = all
       .filter((way) => isAllowed(way.bag) || !isAllowed(bag))
@@ -194,7 +217,7 @@ export function remedies({
         (after.steps.some((step) => isSame(step, worst) && !isMended(step, worst)) || left.some(isOpened))
       )
         continue;
-      if (!worst && gain < (changes ? Math.max(changeStrokes, TIE_STROKES) : TIE_STROKES)) continue;
+      if (!worst && gain < leastGain(kind, changes)) continue;
       const opens = left.filter((step) => !stepsAtFault(before).some((one) => isSame(one, step)));
       return [{ kind, ...rest, gain, after, mends: worst, opens }];
     }

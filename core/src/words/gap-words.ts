@@ -73,7 +73,9 @@ export function evennessWords(evenness: Pick<Evenness, 'rms' | 'unit'>, unit: Di
 
 /** The verdict on a step with its numbers, what its lofts say after what its carry says. */
 export function stepSentence(step: StepReport, report: GapReport, unit: DistanceUnit): string {
-  const ofLofts = step.flags.filter((flag) => flag.unit === 'deg').map((flag) => loftSentence(flag, report));
+  const ofLofts = step.flags
+    .filter((flag) => flag.unit === 'deg')
+    .map((flag) => loftSentence(flag, report, unit));
   return (step.word === 'mixed up' ? ofLofts : [carrySentence(step, report, unit), ...ofLofts]).join(' ');
 }
 
@@ -86,7 +88,7 @@ export function flagSentence(flag: Flag, report: GapReport, unit: DistanceUnit):
     return `${a} and ${b} both sit at ${formatDegrees(loftDeg)}.`;
   }
   return flag.unit === 'deg'
-    ? loftSentence(flag, report)
+    ? loftSentence(flag, report, unit)
     : carrySentence(stepOf(flag, report)!, report, unit);
 }
 
@@ -108,13 +110,18 @@ export function headlineWords(report: GapReport, unit: DistanceUnit): { title: s
     return {
       title: count === 1 ? 'One step not known yet.' : `${countWord(count)} steps not known yet.`,
       text: stepSentence(
-        steps.find(({ severity }) => severity === 'unknown')!,
+        steps
+          .filter(({ severity }) => severity === 'unknown')
+          .reduce((a, b) => (excess(b) > excess(a) ? b : a)),
         report,
         unit,
       ),
     };
   return { title: 'An even bag.', text: evenness ? evenSentence(evenness, unit) : '' };
 }
+
+/** How much wider a step seems to be than it should; of steps not known yet the most matters most. */
+const excess = ({ carryM, targetM }: StepReport) => (targetM === undefined ? 0 : carryM / targetM - 1);
 
 /** Why a club has no place on the carry ladder. */
 export const UNPLACED_WORDS = 'no full carry recorded yet';
@@ -221,15 +228,20 @@ function modelledWords(ids: readonly string[], report: GapReport): string {
     : `the carry of the ${nameIn(report, ids[0]!)} is only modelled; type it or hit some shots`;
 }
 
-function loftSentence(flag: Flag, report: GapReport): string {
+function loftSentence(flag: Flag, report: GapReport, unit: DistanceUnit): string {
   const loft = formatDegrees(flag.value);
+  if (flag.code === 'mixed-up') {
+    const [farther, nearer] = flag.clubIds.map((id) => {
+      const { name, carryM } = report.rungs.find(({ clubId }) => clubId === id)!;
+      return { name, carry: formatDistance(carryM, unit) };
+    });
+    return `${farther!.name} carries ${farther!.carry}, farther than ${nearer!.name} at ${nearer!.carry} with ${formatDegrees(-flag.value)} more loft: one of these lofts or carries must be wrong.`;
+  }
   const step = stepOf(flag, report)!;
   const pair = pairName(step, report);
   switch (flag.code) {
     case 'reversed':
       return `${pair} is ${formatDegrees(-flag.value)} the wrong way: the weaker loft carries farther.`;
-    case 'mixed-up':
-      return `${nameIn(report, step.upperId)} carries farther than ${nameIn(report, step.lowerId)} with ${formatDegrees(-flag.value)} more loft: one of these lofts or carries must be wrong.`;
     case 'wedge-loft-wide':
       return `${pair} is ${loft} in the wedges, over ${formatDegrees(flag.limit)}.`;
     case 'wedge-loft-narrow':

@@ -35,7 +35,7 @@ export {
   stepSentence,
 } from './gap-words.js';
 export { LIE_WORDS } from './lie-words.js';
-export { clubOfLoftWords, remedyWords } from './remedy-words.js';
+export { clubOfLoftWords, noRemediesWords, remedyWords } from './remedy-words.js';
 export { bagFindingSentence } from './rules-words.js';
 export { clashSentence, seasonSentence } from './season-words.js';
 export {

@@ -1,5 +1,5 @@
 import type { ClubKind } from '../clubs/index.js';
-import type { Remedy } from '../rounds/index.js';
+import { REMEDIES_FROM_CLUBS, type NoRemedies, type Remedy } from '../rounds/index.js';
 import { distanceNumber, formatDegrees, type DistanceUnit } from '../units/index.js';
 import { shotName } from './shot-words.js';
 
@@ -49,5 +49,15 @@ export function remedyWords(
       const place = insteadOfId === undefined ? '' : `, for ${the(insteadOfId)}`;
       return `Buy ${clubOfLoftWords(bought, formatDegrees(loftDeg!))} (about ${said(shots.full!.carryM)})${place}`;
     }
+  }
+}
+
+/** Why nothing is advised of a bag, and what to do about it. */
+export function noRemediesWords(why: NoRemedies): string {
+  switch (why) {
+    case 'mixed up':
+      return 'Put it right in the sheet; what else would help is worked out then.';
+    case 'few clubs':
+      return `What would help is worked out once ${REMEDIES_FROM_CLUBS} clubs have a carry or a loft.`;
   }
 }

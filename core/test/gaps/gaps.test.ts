@@ -262,10 +262,38 @@ describe('flags', () => {
       const { title, text } = headlineWords(report, 'yd');
       expect(title).toMatch(/pair mixed up\.$/);
       expect(text).toMatch(
-        /carries farther than .* with \d+\.\d° more loft: one of these lofts or carries must be/,
+        /carries \d+ yd, farther than .* at \d+ yd with \d+\.\d° more loft: one of these lofts or carries must be/,
       );
     }
     expect(gaps(set).steps.some(({ word }) => word === 'mixed up')).toBe(false);
+  });
+
+  it('names a wrong carry once, though it stands among clubs of about that carry', () => {
+    const set = [
+      club('4h', 'hybrid', 22, 205),
+      club('5 iron', 'iron', 25, 190),
+      club('6 iron', 'iron', 28, 178),
+      club('7 iron', 'iron', 32, 165),
+      club('8 iron', 'iron', 36, 152),
+      club('9 iron', 'iron', 41, 139),
+      club('PW', 'wedge', 46, 126),
+    ];
+    const withCarry = (id: string, yd: number) =>
+      gaps(set.map((one) => (one.id === id ? club(id, one.kind, one.loftDeg!, yd) : one)));
+    const mixedUp = (report: ReturnType<typeof gaps>) =>
+      report.flags.filter(({ code }) => code === 'mixed-up');
+    expect(mixedUp(gaps(set))).toEqual([]);
+    const nine = withCarry('9 iron', 193);
+    expect(mixedUp(nine).map(({ clubIds }) => clubIds)).toEqual([['9 iron', '8 iron']]);
+    expect(headlineWords(nine, 'yd')).toEqual({
+      title: 'One pair mixed up.',
+      text: '9 iron carries 193 yd, farther than 8 iron at 152 yd with 5.0° more loft: one of these lofts or carries must be wrong.',
+    });
+    // Two carries of neighbours the wrong way round; and one no longer than the club above it is an overlap.
+    expect(mixedUp(withCarry('9 iron', 163)).map(({ clubIds }) => clubIds)).toEqual([['9 iron', '8 iron']]);
+    expect(mixedUp(withCarry('9 iron', 152))).toEqual([]);
+    const wood = gaps([club('driver', 'driver', 10, 260), club('5w', 'fairway', 18, 320), ...set]);
+    expect(mixedUp(wood).map(({ clubIds }) => clubIds)).toEqual([['5w', 'driver']]);
   });
 
   it('leaves slow swings their hybrids and woods, which carry farther than lower irons and the driver', () => {

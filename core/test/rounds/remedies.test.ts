@@ -8,6 +8,7 @@ import {
   clubsOfIds,
   costOfBag,
   gaps,
+  noRemediesFor,
   placedClubs,
   remedies,
   usualBag,
@@ -57,6 +58,34 @@ it('of a bag with a pair mixed up nothing is advised: a number of it is wrong', 
   expect(asked(bag).found.length).toBeGreaterThan(0);
   const slip = bag.map((one) => (one.kind === 'wedge' && one.loftDeg! > 50 ? { ...one, loftDeg: 5 } : one));
   expect(asked(slip).found).toEqual([]);
+});
+
+it('of a bag of which most is still to be written down nothing is advised', () => {
+  const bag = [club('driver', 'driver', 10, 250), club('7i', 'iron', 32, 160), club('PW', 'wedge', 46, 123)];
+  expect(noRemediesFor(gaps(bag))).toBe('few clubs');
+  expect(asked(bag).found).toEqual([]);
+  expect(noRemediesFor(gaps(strongSetWedge()))).toBeUndefined();
+});
+
+it('where no step is at fault, a sleeve is turned only of a club that was measured, and for what it is worth', () => {
+  const even = [
+    club('Driver', 'driver', 11, 250, { shots: 12, spreadYd: 8 }),
+    ...strongSetWedge().filter(
+      ({ name }) => !['Driver', '3 wood', '5 wood', '52', '56', '60'].includes(name),
+    ),
+    club('3 wood', 'fairway', 15, 228),
+    club('5 wood', 'fairway', 18, 213),
+    club('48', 'wedge', 48, 112),
+    club('52', 'wedge', 52, 100),
+    club('56', 'wedge', 56, 87),
+  ];
+  expect(gaps(even).steps.filter(({ word }) => word === 'wide')).toEqual([]);
+  const ofMeasured = asked(even);
+  expect(ofMeasured.kind('turn a sleeve')?.bends!.map(({ clubId }) => clubId)).toEqual(['Driver']);
+  for (const { kind, gain } of ofMeasured.found)
+    if (kind === 'learn a shot' || kind === 'turn a sleeve') expect(gain).toBeGreaterThanOrEqual(0.1);
+  const stated = even.map((one) => (one.name === 'Driver' ? club('Driver', 'driver', 11, 250) : one));
+  expect(asked(stated).kind('turn a sleeve')).toBeUndefined();
 });
 
 describe('remedies for a gap under a strong set wedge', () => {

@@ -7,6 +7,8 @@ import {
   distanceNumber,
   gappingStrategyOf,
   headlineWords,
+  noRemediesFor,
+  noRemediesWords,
   stepBetween,
   remedyWords,
   stepSentence,
@@ -53,7 +55,7 @@ const atFault = computed(() =>
     ({ word, severity }) => word === 'wide' && (severity === 'error' || severity === 'warning'),
   ),
 );
-const mixedUp = computed(() => props.report.steps.some(({ word }) => word === 'mixed up'));
+const noRemedies = computed(() => noRemediesFor(props.report));
 function evennessChange({ after }: Remedy): string {
   const then = bagEvennessWords(after, props.unit);
   return then ? `${school.value.name}: ${then} after it, ${evenness.value ?? 'nothing to measure'} now.` : '';
@@ -110,8 +112,8 @@ function stepWords(step: StepReport): string {
         <NButton v-else @click="emit('wish', remedy)" size="small"> Wish for it </NButton>
       </span>
     </p>
-    <p v-else-if="!trial && mixedUp && !readOnly" class="quiet small">
-      Put it right in the sheet; what else would help is worked out then.
+    <p v-else-if="!trial && noRemedies && !readOnly" class="quiet small">
+      {{ noRemediesWords(noRemedies) }}
     </p>
     <p v-else-if="!trial && remedies && atFault && !readOnly" class="quiet small">
       Nothing in the locker or on the bench mends this without costing more elsewhere.

@@ -1,5 +1,13 @@
 <script setup lang="ts">
-import { clubsOfIds, lockerFindingSentence, lockerFindings, remedyWords } from '@tasche/core';
+import {
+  REMEDIES_FROM_CLUBS,
+  clubsOfIds,
+  isFullSwing,
+  lockerFindingSentence,
+  lockerFindings,
+  noRemediesWords,
+  remedyWords,
+} from '@tasche/core';
 import { computed } from 'vue';
 import { gainWords } from '../bag/gain-words';
 import { gamerQuestion } from '../bag/gamer-question';
@@ -16,14 +24,21 @@ const unit = computed(() => settings.unitFor(store.sheet!.player.distanceUnit));
 const nameOf = store.nameOf;
 const question = computed(() => (store.may('makeGamer') ? gamerQuestion(store) : null));
 const { remedies } = useUsualRound(question);
+const gamer = computed(() =>
+  question.value ? clubsOfIds(question.value.request.clubs, question.value.bagIds) : [],
+);
 /** Of clubs of the gamer that are mixed up: nothing is advised before that is put right. */
-const mixedUp = computed(() => {
-  if (!question.value) return [];
-  const { request, bagIds } = question.value;
-  return lockerFindings(clubsOfIds(request.clubs, bagIds))
+const mixedUp = computed(() =>
+  lockerFindings(gamer.value)
     .filter(({ code }) => code === 'mixed up')
-    .map((finding) => lockerFindingSentence(finding, nameOf));
-});
+    .map((finding) => lockerFindingSentence(finding, nameOf)),
+);
+const isShort = computed(
+  () =>
+    gamer.value.filter(
+      ({ kind, loftDeg, shots }) => isFullSwing(kind) && (shots.full !== undefined || loftDeg !== undefined),
+    ).length < REMEDIES_FROM_CLUBS,
+);
 </script>
 
 <template>
@@ -38,6 +53,7 @@ const mixedUp = computed(() => {
     <template v-else-if="mixedUp.length > 0">
       <span v-for="text in mixedUp" :key="text" class="verdict warning">◆ {{ text }}</span>
     </template>
+    <span v-else-if="isShort" class="quiet">{{ noRemediesWords('few clubs') }}</span>
     <span v-else class="quiet">Nothing in this locker makes the gamer better for a usual round.</span>
   </p>
 </template>

@@ -72,6 +72,11 @@ describe('the verdict on a bag', () => {
     expect(card(even, { remedies: [] }).text()).not.toContain('Nothing in the locker');
   });
 
+  it('of a few clubs it says when it will advise', () => {
+    const text = card(even.slice(0, 3), { remedies: [] }).text();
+    expect(text).toContain('What would help is worked out once 5 clubs have a carry or a loft.');
+  });
+
   it('of a pair mixed up nothing is said but that, and that it is to be put right', () => {
     const slip = [...even.slice(0, 4), iron('54', 5.4, 80)];
     const text = card(slip, { remedies: [] }).text();
