@@ -92,6 +92,8 @@ export interface DistanceCard {
   clubs: readonly CardClub[];
   /** Steps in this air that no shot of the bag's divides, widest first. */
   uncovered: readonly Pick<StepReport, 'upperId' | 'lowerId' | 'widestGapM'>[];
+  /** Pairs of clubs of which a loft or a carry must be wrong, the farther first. */
+  mixedUp: readonly (readonly string[])[];
 }
 
 /** Every shot of a bag's clubs as it carries on a day: the same figures as the ladder read in that air. */
@@ -116,6 +118,7 @@ export function distanceCard({ clubs, bagIds, from, day, steps, gapOptions }: Ca
       .filter(({ word }) => word === 'wide')
       .map(({ upperId, lowerId, widestGapM }) => ({ upperId, lowerId, widestGapM }))
       .sort((a, b) => b.widestGapM - a.widestGapM),
+    mixedUp: report.flags.flatMap(({ code, clubIds }) => (code === 'mixed-up' ? [clubIds] : [])),
   };
 }
 

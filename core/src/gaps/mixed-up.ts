@@ -17,7 +17,7 @@ const IRONS_FROM_DEG = 28;
 export function mixedUpDeg(farther: Rung, nearer: Rung): number {
   const share = (farther.carryM - nearer.carryM) / farther.carryM;
   const areIrons = IRONS.has(farther.kind) && IRONS.has(nearer.kind);
-  if (areIrons && share > 0.05 && nearer.loftDeg! >= IRONS_FROM_DEG) return 2;
+  if (areIrons && share > 0.05 && nearer.loftDeg! >= IRONS_FROM_DEG) return 3;
   if (share > 0.15) return 4;
   if (share > 0.1) return areIrons ? 6 : 12;
   return 20;

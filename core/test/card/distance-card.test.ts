@@ -101,6 +101,12 @@ describe('a card for a pocket', () => {
     expect(ask(even).uncovered).toEqual([]);
   });
 
+  it('names a carry that must be wrong', () => {
+    expect(ask(bag).mixedUp).toEqual([]);
+    const wrong = bag.map((one) => (one.name === '9 iron' ? club('9 iron', 'iron', 40.5, 195) : one));
+    expect(ask(wrong).mixedUp).toEqual([['9 iron', '8 iron']]);
+  });
+
   it('a flag is reached with the run of the greens: farther on baked ones', () => {
     const on = (greens: 'soft' | 'baked') =>
       ask(bag, {}, { day: { still: BASELINE, ground: { ...USUAL_GROUND, greens } } }).clubs;

@@ -4,6 +4,7 @@ import {
   distanceCard,
   distanceNumber,
   formatDistance,
+  lockerFindingSentence,
   signedDistance,
   SHOT_KINDS,
   type CardClub,
@@ -186,6 +187,9 @@ function onePage(
       ]),
       {
         text: [
+          ...card.mixedUp.map(
+            (clubIds) => `${lockerFindingSentence({ code: 'mixed up', clubIds }, (id) => names.get(id)!)} `,
+          ),
           ...(widest
             ? [
                 `Nobody covers the ${formatDistance(widest.widestGapM, unit)} between ${names.get(widest.upperId)} and ${names.get(widest.lowerId)}. `,

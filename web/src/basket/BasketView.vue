@@ -12,6 +12,7 @@ import { pagesAbove } from '../app/breadcrumb';
 import PageHead from '../app/PageHead.vue';
 import ProblemLine from '../app/ProblemLine.vue';
 import { useSettings } from '../app/settings';
+import MixedUpLines from '../clubs/MixedUpLines.vue';
 import UnitButton from '../app/UnitButton.vue';
 import WorkProgress from '../app/WorkProgress.vue';
 import { useSchedule } from '../courses/schedule-store';
@@ -102,6 +103,10 @@ const print = () => window.print();
       </template>
     </PageHead>
     <BasketAsk :asked="asked" />
+    <MixedUpLines
+      :club-ids="store.gamer?.clubIds ?? []"
+      says="Put it right first, or hit both: the basket takes the numbers as they stand."
+    />
     <p v-if="isRoundGone" class="small quiet gone" role="status">
       The round this was asked for is played or gone: here is one for a usual round.
     </p>

@@ -14,6 +14,8 @@ import { computed, reactive, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { useSettings } from '../app/settings';
 import UnitButton from '../app/UnitButton.vue';
+import MixedUpLines from '../clubs/MixedUpLines.vue';
+import { mixedUpSentences } from '../clubs/mixed-up';
 import ChoiceField from '../fields/ChoiceField.vue';
 import NumberField from '../fields/NumberField.vue';
 import { useSheet } from '../sheet/sheet-store';
@@ -49,8 +51,10 @@ const window = reactive({ ...USUAL_BOUNCE_WINDOW });
 /** Clubs that stay as they are, whatever the plan would do with them. */
 const kept = ref<readonly string[]>([]);
 
+/** Steel is not bent for a number that was typed wrong. */
+const isMixedUp = computed(() => mixedUpSentences(store, bag.value?.clubIds ?? []).length > 0);
 const question = computed<BendQuestion | null>(() =>
-  clubs.value.length === 0
+  clubs.value.length === 0 || isMixedUp.value
     ? null
     : {
         clubs: clubs.value.map(({ ladder }) => ladder),
@@ -118,6 +122,11 @@ function makeTickets(occasion: Omit<TicketOccasion, 'why'>): void {
       </label>
     </div>
     <NEmpty v-if="clubs.length === 0" description="There is no club in this bag yet." />
+    <MixedUpLines
+      v-else-if="isMixedUp"
+      :club-ids="bag?.clubIds ?? []"
+      says="Nothing is bent before it is put right."
+    />
     <ProblemLine v-else-if="problem" :text="problem" />
     <p v-else-if="!answer || !plan" class="quiet" role="status">Working out the bends…</p>
     <template v-else>

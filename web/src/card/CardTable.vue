@@ -3,6 +3,7 @@ import {
   distanceNumber,
   formatDegrees,
   formatDistance,
+  lockerFindingSentence,
   ownShotLines,
   slowSwingWords,
   type CardShot,
@@ -71,6 +72,11 @@ const anyModelled = computed(() =>
 const names = computed(() => new Map(card.value.clubs.map(({ id, name }) => [id, name])));
 const own = computed(() => ownShotLines(card.value, props.unit));
 const uncovered = computed(() => card.value.uncovered[0]);
+const mixedUp = computed(() =>
+  card.value.mixedUp.map((clubIds) =>
+    lockerFindingSentence({ code: 'mixed up', clubIds }, (id) => names.value.get(id)!),
+  ),
+);
 </script>
 
 <template>
@@ -133,6 +139,7 @@ const uncovered = computed(() => card.value.uncovered[0]);
       </div>
     </div>
     <p v-if="own.length > 0" class="small">Own shots. {{ own.join('; ') }}.</p>
+    <p v-for="text in mixedUp" :key="text" class="verdict warning small">◆ {{ text }}</p>
     <p v-if="uncovered" class="small">
       ◆ Nobody covers the {{ formatDistance(uncovered.widestGapM, unit) }} between
       {{ names.get(uncovered.upperId) }} and {{ names.get(uncovered.lowerId) }}.

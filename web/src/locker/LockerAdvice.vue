@@ -1,18 +1,12 @@
 <script setup lang="ts">
-import {
-  REMEDIES_FROM_CLUBS,
-  clubsOfIds,
-  isFullSwing,
-  lockerFindingSentence,
-  lockerFindings,
-  noRemediesWords,
-  remedyWords,
-} from '@tasche/core';
+import { REMEDIES_FROM_CLUBS, clubsOfIds, isFullSwing, noRemediesWords, remedyWords } from '@tasche/core';
 import { computed } from 'vue';
 import { gainWords } from '../bag/gain-words';
 import { gamerQuestion } from '../bag/gamer-question';
 import { useUsualRound } from '../bag/use-usual-round';
 import { useSettings } from '../app/settings';
+import MixedUpLines from '../clubs/MixedUpLines.vue';
+import { mixedUpSentences } from '../clubs/mixed-up';
 import { useSheet } from '../sheet/sheet-store';
 
 /** What may be done to the gamer with this locker: the same advice as on the bag's own page. */
@@ -27,12 +21,7 @@ const { remedies } = useUsualRound(question);
 const gamer = computed(() =>
   question.value ? clubsOfIds(question.value.request.clubs, question.value.bagIds) : [],
 );
-/** Of clubs of the gamer that are mixed up: nothing is advised before that is put right. */
-const mixedUp = computed(() =>
-  lockerFindings(gamer.value)
-    .filter(({ code }) => code === 'mixed up')
-    .map((finding) => lockerFindingSentence(finding, nameOf)),
-);
+const mixedUp = computed(() => mixedUpSentences(store, question.value?.bagIds ?? []));
 const isShort = computed(
   () =>
     gamer.value.filter(
@@ -50,9 +39,11 @@ const isShort = computed(
       </span>
       <RouterLink :to="{ name: 'bag', params: { playerId } }">Try it on the bag</RouterLink>
     </template>
-    <template v-else-if="mixedUp.length > 0">
-      <span v-for="text in mixedUp" :key="text" class="verdict warning">◆ {{ text }}</span>
-    </template>
+    <MixedUpLines
+      v-else-if="mixedUp.length > 0"
+      :club-ids="question.bagIds"
+      :says="noRemediesWords('mixed up')"
+    />
     <span v-else-if="isShort" class="quiet">{{ noRemediesWords('few clubs') }}</span>
     <span v-else class="quiet">Nothing in this locker makes the gamer better for a usual round.</span>
   </p>
