@@ -209,6 +209,6 @@ export function lockerFindingSentence(
         ? `The ${nameOf(clubIds[0]!)} has no carry of its own.`
         : `${clubIds.length} clubs have no carry of their own.`;
     case 'mixed up':
-      return `The ${nameOf(clubIds[0]!)} carries farther than the ${nameOf(clubIds[1]!)} with much more loft: one of their lofts or carries must be wrong.`;
+      return `The ${nameOf(clubIds[0]!)} carries farther than the ${nameOf(clubIds[1]!)} with more loft: one of their lofts or carries must be wrong.`;
   }
 }
