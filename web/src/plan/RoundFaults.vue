@@ -18,6 +18,9 @@ const props = defineProps<{
 }>();
 defineEmits<{ avoid: [] }>();
 const faults = computed(() => props.report?.steps.filter(({ severity }) => severity === 'error') ?? []);
+/** An even bag is not worth so many strokes a round to anybody: it is not offered. Ours. */
+const DEAR_STROKES = 1;
+const isDear = computed(() => !!props.faultless && props.faultless.price > DEAR_STROKES);
 /** What goes in and out of the best bag to be rid of them. */
 const change = computed(() => {
   const sound = props.faultless?.ids ?? [];
@@ -38,7 +41,10 @@ const change = computed(() => {
         ? 'One step of this bag is at fault'
         : `${faults.length} steps of this bag are at fault`
     }}: {{ stepSentence(faults[0]!, report!, unit) }}
-    <template v-if="faultless">
+    <span v-if="isDear" class="quiet"
+      >To avoid it would cost {{ faultless!.price.toFixed(1) }} strokes a round.</span
+    >
+    <template v-else-if="faultless">
       A bag without it costs {{ faultless.price.toFixed(2) }} strokes a round more: {{ change }}.
       <NButton v-if="!readOnly" size="small" @click="$emit('avoid')">Avoid it</NButton>
     </template>
