@@ -98,7 +98,10 @@ const TROUBLE_STROKES = 0.1;
 /** Why nothing is advised: a number is wrong and is put right first, or most of the bag is not there yet. */
 export type NoRemedies = 'mixed up' | 'few clubs';
 
-/** Why nothing is advised of the bag of a report; undefined where something may be. */
+/**
+ * Why a page advises nothing of the bag of a report; undefined where something may help. Whoever asks what would
+ * help a few clubs is answered all the same.
+ */
 export function noRemediesFor({ flags, rungs }: GapReport): NoRemedies | undefined {
   if (flags.some(({ code }) => code === 'mixed-up')) return 'mixed up';
   return rungs.length < REMEDIES_FROM_CLUBS ? 'few clubs' : undefined;
@@ -134,7 +137,8 @@ export function remedies({
   kinds = REMEDY_KINDS,
 }: RemedyRequest): Remedy[] {
   const before = gaps(bag, options);
-  if (noRemediesFor(before)) return [];
+  // A number is wrong: it is put right first.
+  if (noRemediesFor(before) === 'mixed up') return [];
   const worst = namedStep(before);
   const now = costOf(bag);
   const full = bag.filter((club) => club.shots.full);

@@ -60,10 +60,9 @@ it('of a bag with a pair mixed up nothing is advised: a number of it is wrong', 
   expect(asked(slip).found).toEqual([]);
 });
 
-it('of a bag of which most is still to be written down nothing is advised', () => {
+it('of a bag of which most is still to be written down a page advises nothing', () => {
   const bag = [club('driver', 'driver', 10, 250), club('7i', 'iron', 32, 160), club('PW', 'wedge', 46, 123)];
   expect(noRemediesFor(gaps(bag))).toBe('few clubs');
-  expect(asked(bag).found).toEqual([]);
   expect(noRemediesFor(gaps(strongSetWedge()))).toBeUndefined();
 });
 

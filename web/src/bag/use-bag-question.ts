@@ -4,7 +4,13 @@ import { useSheet } from '../sheet/sheet-store';
 import type { useBagLadder } from './use-bag-ladder';
 import type { UsualQuestion } from './usual-round-worker';
 
-/** What a usual round is asked about a bag, in the air it is read in; null where nobody may change it. */
+/** Nobody goes out in more, m/s: a bag is not changed for it. Common practice, no source. */
+const PLAYABLE_WIND_MPS = 15;
+
+/**
+ * What a usual round is asked about a bag, in the air it is read in; null where nobody may change it, and in a
+ * gale.
+ */
 export function useBagQuestion(
   bag: ComputedRef<BagView | undefined>,
   { inBag, leftOutClubs, playedIn, roundThere, options, limit }: ReturnType<typeof useBagLadder>,
@@ -12,6 +18,7 @@ export function useBagQuestion(
   const store = useSheet();
   return computed(() => {
     if (!store.may('makeGamer') || !bag.value) return null;
+    if (playedIn.value.conditions.windMps > PLAYABLE_WIND_MPS) return null;
     const { handicap, preferences } = store.sheet!.player;
     return {
       request: {

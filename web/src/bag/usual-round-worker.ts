@@ -1,5 +1,7 @@
 import {
   clubsOfIds,
+  gaps,
+  noRemediesFor,
   usualCostOf,
   usualRemedies,
   usualRoundChoosing,
@@ -30,7 +32,11 @@ const api = {
   /** What may be done to the bag; null where nothing tells how far the player hits it. */
   remedies(question: UsualQuestion): Remedy[] | null {
     const round = roundOf(question.request);
-    return round ? usualRemedies(round, question, { conditions: question.request.from.conditions }) : null;
+    if (!round) return null;
+    const report = gaps(clubsOfIds(round.clubs, question.bagIds), question.options);
+    return noRemediesFor(report)
+      ? []
+      : usualRemedies(round, question, { conditions: question.request.from.conditions });
   },
 
   /**
