@@ -6,7 +6,10 @@ import { CliError } from './stop.js';
 
 const HELPERS_END_MS = 15_000;
 
-/** Starts a cluster's server on a port of loopback, and waits until it answers. @throws CliError with what its log says */
+/**
+ * Starts a cluster's server on a port of loopback, and waits until it answers.
+ * @throws CliError with what its log says
+ */
 export function startPostmaster(data: string, bin: string, port: number): void {
   const log = path.join(data, 'server.log');
   const settings = [

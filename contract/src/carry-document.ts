@@ -62,7 +62,8 @@ export const carryDocument = wholeDocument(
 );
 
 /**
- * A player's carry curve from the clubs whose carry is known: what lofts not yet hit are expected to do, and what a tweak of a known club would.
+ * A player's carry curve from the clubs whose carry is known: what lofts not yet hit are expected to do, and
+ * what a tweak of a known club would.
  * @throws yup.ValidationError naming every bad field
  * @example
  * calcCarry({

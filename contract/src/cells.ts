@@ -160,8 +160,9 @@ const FORMULA = /(^|[,;|\t\r\n])('*)(?=[=+\-@])/g;
 const GUARDED = /(^|[,;|\t\r\n])'('*)(?=[=+\-@])/g;
 
 /**
- * A text that no spreadsheet runs as a formula: an apostrophe before whatever starts like one, also after a semicolon or
- * a bar, which other countries' spreadsheets take for the end of a cell. `unguarded` gives the text back as it was.
+ * A text that no spreadsheet runs as a formula: an apostrophe before whatever starts like one, also after a
+ * semicolon or a bar, which other countries' spreadsheets take for the end of a cell. `unguarded` gives the
+ * text back as it was.
  * @example guarded('=SUM(A1)') // "'=SUM(A1)"
  */
 export function guarded(text: string): string {

@@ -344,7 +344,8 @@ interface TravelAnswer extends TravelSet {
 }
 
 /**
- * The clubs to travel with, so that the best bags of all scenarios cost least: so many of them, or as few as lose no more than is said.
+ * The clubs to travel with, so that the best bags of all scenarios cost least: so many of them, or as few as
+ * lose no more than is said.
  * @throws yup.ValidationError naming every bad field, or a scenario that allows no bag
  * @example
  * (await calcTravel({

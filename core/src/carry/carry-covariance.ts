@@ -9,8 +9,9 @@ import { gaussianProcess } from '../statistics/index.js';
 import type { LadderClub } from '../spec/index.js';
 
 /*
- * How players differ from the stock swing, as standard deviations of the logarithm of carry. Ours: wide enough that the stock table's own
- * scatter about the flight model (1.7 %) is well inside; docs/validation.md prints how often the interval held in leave-one-out.
+ * How players differ from the stock swing, as standard deviations of the logarithm of carry. Ours: wide
+ * enough that the stock table's own scatter about the flight model (1.7 %) is well inside; docs/validation.md
+ * prints how often the interval held in leave-one-out.
  */
 const WHOLE = 0.16;
 const PER_KIND = 0.03;

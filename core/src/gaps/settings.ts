@@ -1,8 +1,8 @@
 import { toMetres } from '../units/index.js';
 
 /**
- * The limits beyond which a step is reported. Every figure can be set per player; the defaults are common practice, no source.
- * Distances in metres, angles in degrees.
+ * The limits beyond which a step is reported. Every figure can be set per player; the defaults are common
+ * practice, no source. Distances in metres, angles in degrees.
  */
 export interface GapSettings {
   wedgeLoftStepMaxDeg: number;

@@ -27,9 +27,9 @@ const PART_BOUNDS: Bounds<keyof ClubParts> = {
 };
 
 /*
- * Where the parts balance, inches. A head hangs about 0.9 in above the sole line a club is measured to; a shaft ends 1 in short of it and
- * balances in its middle; a grip of 10.5 in balances 4.5 in down; a counterweight sits an inch inside. From memory; a measured swing
- * weight goes before what they foretell.
+ * Where the parts balance, inches. A head hangs about 0.9 in above the sole line a club is measured to; a
+ * shaft ends 1 in short of it and balances in its middle; a grip of 10.5 in balances 4.5 in down; a
+ * counterweight sits an inch inside. From memory; a measured swing weight goes before what they foretell.
  */
 const HEAD_ABOVE_IN = 0.9;
 const SHAFT_SHORT_IN = 1;

@@ -1,6 +1,6 @@
 /*
- * The lorythmic scale: the moment of a club about a fulcrum 14 in from the butt, in inch-ounces. A point is 1.75 in-oz, D0 is 213.5 in-oz.
- * Common practice, no source.
+ * The lorythmic scale: the moment of a club about a fulcrum 14 in from the butt, in inch-ounces. A point is
+ * 1.75 in-oz, D0 is 213.5 in-oz. Common practice, no source.
  */
 const FULCRUM_IN = 14;
 const POINT_IN_OZ = 1.75;

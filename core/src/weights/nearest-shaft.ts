@@ -92,7 +92,10 @@ export function nearestShafts(wanted: Spec, clubs: readonly { id: string; spec: 
     .sort((a, b) => a.distance - b.distance || a.differences.length - b.differences.length);
 }
 
-/** A shaft that is heavier or lighter beside its neighbour's than tradition has it; `shaftTraditionSentence` says it. */
+/**
+ * A shaft that is heavier or lighter beside its neighbour's than tradition has it; `shaftTraditionSentence`
+ * says it.
+ */
 export interface ShaftOutOfLine {
   name: string;
   besideName: string;
@@ -101,7 +104,10 @@ export interface ShaftOutOfLine {
   beside: keyof typeof SHAFT_STEPS_G;
 }
 
-/** From which kind to which, and by how much the shafts of the second are heavier, grams. Common practice, no source. */
+/**
+ * From which kind to which, and by how much the shafts of the second are heavier, grams. Common practice, no
+ * source.
+ */
 export const SHAFT_STEPS_G = {
   driver: { next: 'fairway', min: 5, max: 15 },
   fairway: { next: 'hybrid', min: 10, max: 20 },

@@ -315,9 +315,7 @@ describe('preferences', () => {
     const said = (locker: LadderClub[]) =>
       lockerFindings(locker).map((finding) => lockerFindingSentence(finding, (id) => id));
     const lost = [club('7', 'iron', 32, 15), club('PW', 'wedge', 46, 110), club('Putter', 'putter', 3, 0)];
-    expect(said(lost)).toEqual([
-      expect.stringMatching(/The PW carries farther than the 7 with more loft/),
-    ]);
+    expect(said(lost)).toEqual([expect.stringMatching(/The PW carries farther than the 7 with more loft/)]);
     expect(said([club('7', 'iron', 32, 150)])).toEqual([
       expect.stringMatching(/no wedge/),
       expect.stringMatching(/no putter/),

@@ -1,8 +1,9 @@
 import { Migration } from '@mikro-orm/migrations';
 
 /**
- * A strike hangs on a session and a club of its own player and workspace. Checked once a statement instead of row by row as a foreign key is:
- * a file brings a hundred thousand rows. Sessions and clubs are only ever marked as removed, so nothing can be left hanging later.
+ * A strike hangs on a session and a club of its own player and workspace. Checked once a statement instead of
+ * row by row as a foreign key is: a file brings a hundred thousand rows. Sessions and clubs are only ever
+ * marked as removed, so nothing can be left hanging later.
  */
 const STRIKE_BELONGS = [
   `create function strike_belongs() returns trigger language plpgsql as $$

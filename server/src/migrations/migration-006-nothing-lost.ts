@@ -5,8 +5,9 @@ import {
 } from './migration-001-first-slice.js';
 
 /**
- * From which day a reading stands. One dated today, wherever on earth its writer is, stands from the day it was recorded
- * (UTC), so that what is written down later on the same day is the newer. One dated further ahead waits for its day.
+ * From which day a reading stands. One dated today, wherever on earth its writer is, stands from the day it
+ * was recorded (UTC), so that what is written down later on the same day is the newer. One dated further
+ * ahead waits for its day.
  */
 const STANDS_FROM = `
   alter table reading add column stands_from date not null generated always as (
@@ -14,8 +15,8 @@ const STANDS_FROM = `
       then least(taken_on, (recorded_at at time zone 'UTC')::date) else taken_on end) stored`;
 
 /**
- * The facts of a club in force on a day. From one key to the next and to its newest reading by index: a club of ten years
- * has thousands of readings of a dozen keys.
+ * The facts of a club in force on a day. From one key to the next and to its newest reading by index: a club
+ * of ten years has thousands of readings of a dozen keys.
  */
 export const SPEC_AS_OF = `
   create or replace function spec_as_of(of_club uuid, day date) returns jsonb language sql stable as $$
@@ -56,7 +57,10 @@ const ROWS_OF_CHANGES = `
   select distinct change.workspace_id, (image ->> 'id')::uuid, change.id
   from change, jsonb_array_elements(change.images) as one (image) where image ->> 'of' <> 'readings'`;
 
-/** Readings that wait for their day, changes found by row, reports that can be given again, balls a monitor was answered. */
+/**
+ * Readings that wait for their day, changes found by row, reports that can be given again, balls a monitor
+ * was answered.
+ */
 export class Migration006NothingLost extends Migration {
   override up(): void {
     this.addSql(STANDS_FROM);

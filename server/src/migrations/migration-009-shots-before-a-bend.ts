@@ -3,7 +3,10 @@ import { SPEC_AS_OF as SPEC_AS_OF_006 } from './migration-006-nothing-lost.js';
 
 const BUILD_KEYS = `array['loftStampedDeg', 'loftSetDeg', 'loftMeasuredDeg', 'setting', 'lengthIn', 'shaft']`;
 
-/** As migration 6 made it, with what of the build was otherwise on the day a shot was taken; what is written down of one day belongs together. */
+/**
+ * As migration 6 made it, with what of the build was otherwise on the day a shot was taken; what is written
+ * down of one day belongs together.
+ */
 const SPEC_AS_OF = `
   create or replace function spec_as_of(of_club uuid, day date) returns jsonb language sql stable as $$
     with recursive known as (

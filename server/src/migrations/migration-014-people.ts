@@ -1,8 +1,9 @@
 import { Migration } from '@mikro-orm/migrations';
 
 /**
- * What a transaction is told of whoever asks (`inWorkspace`): the workspace, the players they may see where not all, who
- * they are, and what they hold in their hand (the hash of a key, or an e-mail address). Each is read once a query.
+ * What a transaction is told of whoever asks (`inWorkspace`): the workspace, the players they may see where
+ * not all, who they are, and what they hold in their hand (the hash of a key, or an e-mail address). Each is
+ * read once a query.
  */
 const WORKSPACE = `(select nullif(current_setting('tasche.workspace', true), '')::uuid)`;
 const PERSON = `(select nullif(current_setting('tasche.person', true), '')::uuid)`;
@@ -183,9 +184,9 @@ const POLICIES: Readonly<Record<string, { sees: string; writes: string }>> = {
 };
 
 /**
- * People, what they may do where, how they get in, what they share, and what is noted of it. Row-level security holds for
- * the workspaces themselves too, and for players somebody may not see; the owner of the tables walks past the former, for
- * a server that starts has to find its workspace.
+ * People, what they may do where, how they get in, what they share, and what is noted of it. Row-level
+ * security holds for the workspaces themselves too, and for players somebody may not see; the owner of the
+ * tables walks past the former, for a server that starts has to find its workspace.
  */
 export class Migration014People extends Migration {
   override up(): void {

@@ -1,6 +1,9 @@
 import { Migration } from '@mikro-orm/migrations';
 
-/** Fields of kept documents by the names the field has for them; `contract/src/renamed-fields.ts` reads the old ones. */
+/**
+ * Fields of kept documents by the names the field has for them; `contract/src/renamed-fields.ts` reads the
+ * old ones.
+ */
 const RENAMED = {
   landDeg: 'descentDeg',
   sideM: 'offlineM',

@@ -65,7 +65,10 @@ const left = computed(() => found.value.length - wantedRows.value);
 
 /** A table of more cells comes step by step, as it would hold the page up. */
 const AT_ONCE_CELLS = 60;
-/** The library's table with nothing in it, its heads as words, then as buttons, its body with an empty first row, that row. */
+/**
+ * The library's table with nothing in it, its heads as words, then as buttons, its body with an empty first
+ * row, that row.
+ */
 const STAGES = ['nothing', 'table', 'heads', 'order', 'body', 'row'] as const;
 type Stage = (typeof STAGES)[number];
 const STEP_CELLS = 13;

@@ -6,7 +6,10 @@ import { computed, reactive } from 'vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 import NumberField from '../fields/NumberField.vue';
 
-/** Ways to fill an empty bag: type it, paste it, bring a file, or begin with a usual one and one carry that is known. */
+/**
+ * Ways to fill an empty bag: type it, paste it, bring a file, or begin with a usual one and one carry that is
+ * known.
+ */
 const props = defineProps<{ unit: DistanceUnit }>();
 const emit = defineEmits<{
   /** Rows with heads, as a spreadsheet would give them. */

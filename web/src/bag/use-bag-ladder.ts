@@ -107,8 +107,8 @@ export function useBagLadder(bag: ComputedRef<BagView | undefined>) {
   const leftOutKnown = computed(() => leftOut.value.flatMap(({ id }) => store.ladderClubs.get(id) ?? []));
   const leftOutClubs = computed(() => leftOutKnown.value.map(conditions.move));
   /**
-   * Read in other air, a usual round is played there, its wind coming from every side in turn; whoever plays it is who he
-   * is at home, whatever that wind does to his carries.
+   * Read in other air, a usual round is played there, its wind coming from every side in turn; whoever plays
+   * it is who he is at home, whatever that wind does to his carries.
    */
   const roundThere = computed(() => {
     if (!setting.value) return {};
