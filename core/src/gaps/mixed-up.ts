@@ -7,8 +7,12 @@ import type { Rung, Step } from './ladder.js';
  * a loft or a carry must have been written down wrong. All of it ours.
  */
 const IRONS: ReadonlySet<ClubKind> = new Set(['iron', 'wedge']);
-/** Irons and wedges, whose heads are alike, from a loft on that every swing gets up. */
-const IRONS_FROM_DEG = 28;
+/**
+ * Irons and wedges, whose heads are alike, from a loft on that every swing gets up; and any of a swing that carries one
+ * so far, metres.
+ */
+const EVERY_SWING_FROM_DEG = 28;
+const FAST_SWING_FROM_M = 150;
 
 /**
  * How much more loft, degrees, a club that carries farther than another may have.
@@ -17,7 +21,8 @@ const IRONS_FROM_DEG = 28;
 export function mixedUpDeg(farther: Rung, nearer: Rung): number {
   const share = (farther.carryM - nearer.carryM) / farther.carryM;
   const areIrons = IRONS.has(farther.kind) && IRONS.has(nearer.kind);
-  if (areIrons && share > 0.05 && nearer.loftDeg! >= IRONS_FROM_DEG) return 3;
+  const getsUp = nearer.loftDeg! >= EVERY_SWING_FROM_DEG || farther.carryM > FAST_SWING_FROM_M;
+  if (areIrons && share > 0.05 && getsUp) return 3;
   if (share > 0.15) return 4;
   if (share > 0.1) return areIrons ? 6 : 12;
   return 20;

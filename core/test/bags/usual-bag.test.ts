@@ -7,6 +7,7 @@ import {
   kindFromName,
   placedClubs,
   usualBag,
+  type LadderClub,
   type MakeUp,
 } from '../../src/index.js';
 
@@ -54,6 +55,36 @@ describe('a usual bag', () => {
     const placed = placedClubs(clubs);
     expect(placed.filter(({ kind }) => kind !== 'putter').every(({ shots }) => shots.full)).toBe(true);
     expect(gaps(placed).faults).toBe(0);
+  });
+
+  it('of no swing, slow or fast, is a number taken to be wrong; one that is, by half, always is', () => {
+    const numbers = (makeUp: MakeUp, sevenIronM: number) => {
+      const clubs = usualBag(makeUp).map(({ name, kind, loftDeg }) => ({
+        id: name,
+        name,
+        kind,
+        loftDeg,
+        shots: name === '7 iron' ? { full: { carryM: sevenIronM, source: 'stated' as const } } : {},
+      }));
+      return placedClubs(clubs).filter(({ shots }) => shots.full);
+    };
+    const mixedUp = (clubs: readonly LadderClub[]) =>
+      gaps(clubs).flags.flatMap(({ code, clubIds }) => (code === 'mixed-up' ? clubIds : []));
+    fc.assert(
+      fc.property(fc.double({ min: 60, max: 190, noNaN: true }), fc.nat(), (sevenIronM, pick) => {
+        const clubs = numbers(USUAL_MAKE_UP, sevenIronM);
+        expect(mixedUp(clubs)).toEqual([]);
+        const irons = clubs.filter(({ kind, loftDeg }) => kind === 'iron' && loftDeg! > 30);
+        const { id } = irons[pick % irons.length]!;
+        const typed = clubs.map((one) =>
+          one.id === id
+            ? { ...one, shots: { full: { carryM: one.shots.full!.carryM * 1.5, source: 'stated' as const } } }
+            : one,
+        );
+        expect(mixedUp(typed)).toContain(id);
+      }),
+      { numRuns: 40 },
+    );
   });
 
   it('refuses a make-up nobody carries, and names the part', () => {

@@ -292,6 +292,9 @@ describe('flags', () => {
     // Two carries of neighbours the wrong way round; and one no longer than the club above it is an overlap.
     expect(mixedUp(withCarry('9 iron', 163)).map(({ clubIds }) => clubIds)).toEqual([['9 iron', '8 iron']]);
     expect(mixedUp(withCarry('9 iron', 152))).toEqual([]);
+    // A loft of a long iron, by somebody who gets one up.
+    const seven = set.map((one) => (one.id === '7 iron' ? { ...one, loftDeg: 23 } : one));
+    expect(mixedUp(gaps(seven)).map(({ clubIds }) => clubIds)).toEqual([['6 iron', '7 iron']]);
     const wood = gaps([club('driver', 'driver', 10, 260), club('5w', 'fairway', 18, 320), ...set]);
     expect(mixedUp(wood).map(({ clubIds }) => clubIds)).toEqual([['5w', 'driver']]);
   });
