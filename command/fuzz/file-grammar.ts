@@ -82,6 +82,7 @@ export function strikesBody(chance: Chance): { body: string; type: string } {
       dates: 'day first',
       unitRows: 0,
       leftIsPositive: false,
+      clubLines: true,
     },
     session: {
       name: 'Range',

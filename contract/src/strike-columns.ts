@@ -1,4 +1,5 @@
 import type { StrikePart } from '@tasche/core';
+import { clubOfLine } from './club-of-line.js';
 import { MAX_HEAD_CHARACTERS, splitBracket, withoutBrackets } from './head-words.js';
 
 /** What a column of a launch monitor's file may hold. */
@@ -175,6 +176,8 @@ export interface FileMapping {
   unitRows: number;
   /** Left is positive in this file. */
   leftIsPositive: boolean;
+  /** Lines over some rows name the club of these rows; not so where nothing is said. */
+  clubLines?: boolean;
 }
 
 /** A mapping with what it was guessed from, for a person to look over. */
@@ -198,11 +201,13 @@ const SIZE_GUESSES: Partial<Record<StrikeField, (median: number) => StrikeUnit>>
  * A first reading of a file: which column is what, in which unit, with which decimal sign, from its heads and
  * some of its rows.
  * @param distanceUnit for distances whose unit nothing gives away
+ * @param above lines over the heads
  */
 export function guessMapping(
   heads: readonly string[],
   rows: readonly (readonly string[])[],
   distanceUnit: 'yd' | 'm',
+  above: readonly (readonly string[])[] = [],
 ): MappingGuess {
   const unitRows = rows[0] && isUnitRow(rows[0]) ? 1 : 0;
   const body = rows.slice(unitRows);
@@ -244,6 +249,9 @@ export function guessMapping(
     dates: guessDates(body, columns),
     unitRows,
     leftIsPositive: false,
+    clubLines:
+      !columns.some(({ field }) => field === 'club') &&
+      [...above, ...rows].some((row) => clubOfLine(row) !== undefined),
     unsure,
   };
 }
@@ -288,7 +296,8 @@ function isMostly(
   return filled.length > 0 && filled.filter(is).length > filled.length / 2;
 }
 
-function isUnitRow(row: readonly string[]): boolean {
+/** Units stand under the heads in some files, and not a shot. */
+export function isUnitRow(row: readonly string[]): boolean {
   const filled = row.map((cell) => cell.replace(/[[\]()]/g, '').trim()).filter((cell) => cell !== '');
   return filled.length > 0 && filled.every((cell) => strikeUnitOf(cell) !== undefined);
 }
@@ -301,7 +310,8 @@ function guessDecimal(rows: readonly (readonly string[])[], maySpin: (column: nu
   let [commas, points] = [0, 0];
   for (const row of rows.slice(0, 200))
     for (const [column, cell] of row.entries()) {
-      const match = /^[-+−]?(\d*)([.,])(\d+)$/.exec(cell.trim());
+      // A side by its letter, a unit behind the number.
+      const match = /^[lr]? ?[-+−]?(\d*)([.,])(\d+) ?[a-z°/%]{0,6}$/i.exec(cell.trim());
       if (!match) continue;
       const [, whole, sign, part] = match;
       const isThousands = maySpin(column) && part!.length === 3 && /^[1-9]\d?$/.test(whole!);

@@ -122,6 +122,7 @@ const mappingSchema = yup
     ),
     unitRows: required(whole(2)),
     leftIsPositive: required(yup.boolean().strict()),
+    clubLines: yup.boolean().strict(),
   })
   .strict()
   .noUnknown(unknown);

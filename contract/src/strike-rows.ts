@@ -8,11 +8,18 @@ import {
   type Strike,
   type StrikePart,
 } from '@tasche/core';
-import { STRIKE_UNIT_FACTORS, strikeField, type FileMapping, type StrikeField } from './strike-columns.js';
+import { clubOfLine } from './club-of-line.js';
+import {
+  STRIKE_UNIT_FACTORS,
+  isUnitRow,
+  strikeField,
+  type FileMapping,
+  type StrikeField,
+} from './strike-columns.js';
 
 /** A row of a launch monitor's file, read. */
 export interface StrikeRow {
-  /** As it stands in the file; empty where no column names the club. */
+  /** As it stands in the file; empty where neither a column nor a line names the club. */
   club: string;
   shot: ShotKind | undefined;
   /** YYYY-MM-DD and HH:MM:SS where the file gives them, in the clock of the place. */
@@ -30,7 +37,8 @@ export interface RowRefusal {
   reason: string;
 }
 
-type ReadRow = { ok: true; row: StrikeRow } | { ok: false; refusal: RowRefusal };
+/** Null is a line that is no row of shots, and no fault: one that names a club, or the heads once more. */
+type ReadRow = { ok: true; row: StrikeRow } | { ok: false; refusal: RowRefusal } | null;
 
 /** What devices write where they saw nothing. */
 const NOTHING = /^(|-+|–|—|n\/?a|nan|null|none|\?+)$/i;
@@ -68,7 +76,8 @@ interface Reader {
 }
 
 /**
- * Makes the function that reads a file's rows; made once, called for each.
+ * Makes the function that reads a file's rows; made once, called for each in their order, and for the lines above
+ * them where lines name the club.
  * @param heads of the columns, for naming what is refused
  */
 export function strikeRowReader(
@@ -88,10 +97,22 @@ export function strikeRowReader(
       most: max,
     };
   });
+  const [firstHead] = heads;
+  const areHeads = (cells: readonly string[]) =>
+    cells[0]?.trim() === firstHead &&
+    heads.every((head, i) => (cells[i] ?? '').trim().slice(0, 200) === head);
+  /** The club the rows are of, as the last line that named one says. */
+  let named = '';
   return (cells) => {
+    if (areHeads(cells) || (mapping.unitRows > 0 && isUnitRow(cells))) return null;
+    const club = mapping.clubLines ? clubOfLine(cells) : undefined;
+    if (club !== undefined) {
+      named = club;
+      return null;
+    }
     if (isSummaryRow(cells))
       return { ok: false, refusal: { column: '', text: '', reason: 'a line about the shots, not a shot' } };
-    const row: StrikeRow = { club: '', shot: undefined, day: undefined, time: undefined, given: {} };
+    const row: StrikeRow = { club: named, shot: undefined, day: undefined, time: undefined, given: {} };
     for (const reader of readers) {
       const text = (cells[reader.column] ?? '').trim();
       const reason = take(row, reader, text, mapping);

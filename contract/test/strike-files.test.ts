@@ -15,6 +15,7 @@ import {
   type LabelledClub,
   type StrikeField,
 } from '../src/index.js';
+import { clubOfLine } from '../src/club-of-line.js';
 
 const club = (name: string, kind: LabelledClub['kind'], loft?: number, state = 'gamer'): LabelledClub => ({
   id: name,
@@ -81,7 +82,17 @@ describe('files as people keep them', () => {
     const guess = guessMapping(['Carry (yd)', 'Spin Rate'], [row, row], 'yd');
     expect(guess.decimal).toBe(decimal);
     const read = strikeRowReader(guess, guess.heads)(row);
-    expect(read.ok && read.row.given.spinRpm).toBe(6900);
+    expect(read?.ok && read.row.given.spinRpm).toBe(6900);
+  });
+  it('have their decimal sign beside letters too', () => {
+    const side = (cells: readonly string[]) =>
+      guessMapping(
+        ['Carry', 'Side'],
+        cells.map((cell) => ['150', cell]),
+        'yd',
+      ).decimal;
+    expect(side(['R 3.2', '3.2 L', '1,152'])).toBe('.');
+    expect(side(['R 3,2', '3,2L', '4,1 m'])).toBe(',');
   });
   it('have heads in German', () => {
     const heads = ['Schläger', 'Startwinkel [°]', 'Spinachse', 'Seite [m]', 'Landewinkel', 'Angriffswinkel'];
@@ -111,8 +122,8 @@ describe('files as people keep them', () => {
       ],
     };
     const read = strikeRowReader(mapping, [])(row);
-    expect(read.ok).toBe(isShot);
-    if (!isShot) expect(!read.ok && read.refusal.reason).toBe('a line about the shots, not a shot');
+    expect(read?.ok).toBe(isShot);
+    if (!isShot) expect(read?.ok === false && read.refusal.reason).toBe('a line about the shots, not a shot');
   });
   it('may have no heads: words are the club, the only numbers the carry', () => {
     expect(
@@ -136,6 +147,57 @@ describe('files as people keep them', () => {
   });
 });
 
+describe('files with a part for each club', () => {
+  const heads = ['Shot', 'Carry (yd)', 'Offline'];
+  const lines = [
+    ['Session 29 Nov 2026'],
+    [''],
+    ['Club: 7 Iron'],
+    heads,
+    ['1', '166.5', '3.2 L'],
+    ['2', '163.8', '1.2 R'],
+    ['Average', '165.2', ''],
+    ['PW', '', ''],
+    heads,
+    ['1', '127.5', '0'],
+  ];
+  const guess = guessMapping(heads, lines.slice(4), 'yd', lines.slice(0, 3));
+
+  it('are seen to name the club over its rows, where no column does', () => {
+    expect(guess.clubLines).toBe(true);
+    expect(
+      guessMapping(['Club', ...heads], [['7i', '1', '166', '']], 'yd', lines.slice(0, 3)).clubLines,
+    ).toBe(false);
+    expect(guessMapping(heads, lines.slice(4, 6), 'yd').clubLines).toBe(false);
+  });
+
+  it('are read part by part; heads that come again are no shot and no fault', () => {
+    const read = strikeRowReader(guess, heads);
+    const found = lines.map((cells) => read(cells)).slice(4);
+    expect(found.map((one) => (one?.ok ? one.row.club : one?.refusal.reason))).toEqual([
+      '7 Iron',
+      '7 Iron',
+      'a line about the shots, not a shot',
+      undefined,
+      undefined,
+      'PW',
+    ]);
+  });
+
+  it.each([
+    [['Club: 7 Iron'], '7 Iron'],
+    [['Club', '7 Iron', ''], '7 Iron'],
+    [['Schläger = Eisen 7'], 'Eisen 7'],
+    [['', '', '60V'], '60V'],
+    [['56', '', ''], undefined],
+    [['165', '3 L'], undefined],
+    [['Session 29 Nov 2026'], undefined],
+    [['7 Iron', '166', '3 L'], undefined],
+  ])('%j names %s', (cells, club) => {
+    expect(clubOfLine(cells)).toBe(club);
+  });
+});
+
 describe('smash and attack angle', () => {
   const mapping: FileMapping = {
     columns: [
@@ -152,7 +214,7 @@ describe('smash and attack angle', () => {
   const read = strikeRowReader(mapping, ['Ball', 'Smash', 'Attack', 'Club']);
   const row = (...cells: string[]) => {
     const found = read(cells);
-    if (!found.ok) throw new Error(found.refusal.reason);
+    if (!found?.ok) throw new Error(found?.refusal.reason ?? 'no row of shots');
     return found.row;
   };
 
@@ -256,7 +318,7 @@ describe('cells of a file', () => {
           const read = strikeRowReader(mapping('carryM', { decimal: decimal as '.' }, 'yd'), ['carry'])([
             text,
           ]);
-          expect(read.ok && read.row.given.carryM).toBeCloseTo(carryM, 2);
+          expect(read?.ok && read.row.given.carryM).toBeCloseTo(carryM, 2);
         },
       ),
     );
@@ -287,7 +349,7 @@ describe('cells of a file', () => {
     ['ten', false],
     ['15 000', false],
   ])('spin of "%s" is %s', (text, ok) => {
-    expect(strikeRowReader(mapping('spinRpm'), ['spin', 'carry'])([text, '150']).ok).toBe(ok);
+    expect(strikeRowReader(mapping('spinRpm'), ['spin', 'carry'])([text, '150'])?.ok).toBe(ok);
   });
   it.each([
     ['2026-11-18T10:01:00', '2026-11-18', '10:01:00'],
@@ -301,7 +363,7 @@ describe('cells of a file', () => {
     });
   });
   it.each(['31.02.2026', '2026-13-01', 'yesterday', '10:75'])('%s is refused', (text) => {
-    expect(strikeRowReader(mapping('at'), ['at', 'carry'])([text, '150']).ok).toBe(false);
+    expect(strikeRowReader(mapping('at'), ['at', 'carry'])([text, '150'])?.ok).toBe(false);
   });
 });
 

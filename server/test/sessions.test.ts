@@ -316,6 +316,31 @@ describe('a launch monitor’s file', () => {
     expect(strikes.map(({ given }) => given.carryM).toSorted()).toEqual([149, 150, 151]);
   });
 
+  it('may have a part for each club, under a line that names it', async () => {
+    const me = await bench.player();
+    const [seven, wedge] = [await bench.club(me, '7 iron'), await bench.club(me, 'PW')];
+    const heads = ['Shot', 'Carry'];
+    const list = [
+      ...['Session', 'Club: 7 Iron', 'Shot,Carry', '1,151', '2,149', 'Average,150', ''],
+      ...['Club: PW', 'Shot,Carry', '1,115'],
+    ].join('\n');
+    const mapping = {
+      ...MAPPING,
+      columns: [{ column: 1, field: 'carryM' as const, unit: 'm' as const }],
+      clubLines: true,
+    };
+    const look = await report(send(me, order({}, { heads, skipLines: 2, mapping }), list));
+    expect(look).toMatchObject({ rows: 4, taken: 3, refused: 1 });
+    expect(look.labels.map(({ label, rows, match }) => [label, rows, match?.clubId])).toEqual([
+      ['7 Iron', 2, seven],
+      ['PW', 1, wedge],
+    ]);
+    // Without a word of it the whole file is of one club, as before.
+    const { clubLines: _clubLines, ...asOne } = mapping;
+    const whole = await report(send(me, order({}, { heads, skipLines: 2, mapping: asOne }), list, 'none'));
+    expect(whole.labels.map(({ label }) => label)).toEqual(['']);
+  });
+
   it('is looked at first, then taken: a session a day, clubs found by what they are called, units kept in metres', async () => {
     const me = await bench.player();
     const mine = await bench.club(me, '7 iron');

@@ -115,14 +115,20 @@ export async function importStrikes(
           await setImmediate();
           if (signal) stopIfHungUp(signal);
         }
-        if (line <= linesAbove || cells.every((cell) => cell.trim() === '')) continue;
+        if (cells.every((cell) => cell.trim() === '')) continue;
+        if (line <= linesAbove) {
+          // The club of the first rows may stand above the heads.
+          if (order.mapping.clubLines) read(cells);
+          continue;
+        }
+        const answer = read(cells);
+        if (!answer) continue;
         count.rows += 1;
         if (count.rows > MAX_FILE_ROWS)
           throw badInput(
             `The file has more than ${MAX_FILE_ROWS.toLocaleString('en')} rows; nothing was taken. Split it.`,
             [{ field: 'file', message: 'too many rows' }],
           );
-        const answer = read(cells);
         if (!answer.ok) {
           count.refuse(line, answer.refusal);
           continue;

@@ -43,9 +43,12 @@ const isUnsure = (column: number) => {
     props.look.guess.columns.some(({ column: at, unit: guessed }) => at === column && guessed === one.unit)
   );
 };
-const body = computed(() =>
-  props.look.rows.slice(mapping.value.unitRows).filter((row) => !isSummaryRow(row)),
-);
+const body = computed(() => {
+  const read = strikeRowReader(mapping.value, props.look.heads);
+  return props.look.rows
+    .slice(mapping.value.unitRows)
+    .filter((row) => read(row) !== null && !isSummaryRow(row));
+});
 /** How many cells of a column cannot be read as what it is said to be, of those looked at. */
 function unread(column: number): number {
   const one = columnOf(column);
@@ -53,7 +56,7 @@ function unread(column: number): number {
   const read = strikeRowReader({ ...mapping.value, columns: [one] }, props.look.heads);
   return body.value.filter((row) => {
     const answer = read(row);
-    return !answer.ok && answer.refusal.column !== '';
+    return answer !== null && !answer.ok && answer.refusal.column !== '';
   }).length;
 }
 const samples = (column: number) =>
@@ -134,6 +137,12 @@ const samples = (column: number) =>
     /></label>
     <NCheckbox :checked="mapping.leftIsPositive" @update:checked="set({ leftIsPositive: $event })"
       >left is positive in this file</NCheckbox
+    >
+    <NCheckbox
+      v-if="look.guess.clubLines"
+      :checked="mapping.clubLines ?? false"
+      @update:checked="set({ clubLines: $event })"
+      >lines over the rows name their club</NCheckbox
     >
     <span v-if="!isReady" class="verdict error"
       >■ Say which column is the carry, the total, the ball speed or the club speed.</span

@@ -49,7 +49,9 @@ const {
   () => baseline.value,
 );
 const setAir = (setting: PlayingConditions | null) => Object.assign(session, setting ?? baseline.value);
-const noClubColumn = computed(() => !mapping.value.columns.some(({ field }) => field === 'club'));
+const noClubColumn = computed(
+  () => !mapping.value.clubLines && !mapping.value.columns.some(({ field }) => field === 'club'),
+);
 </script>
 
 <template>

@@ -70,7 +70,8 @@ export function useFileImport(playerId: () => string, baseline: () => PlayingCon
       ).catch(() => null);
       remembered.value = known !== null;
       const { columns, decimal, dates, unitRows, leftIsPositive } = known?.mapping ?? seen.guess;
-      mapping.value = { columns: [...columns], decimal, dates, unitRows, leftIsPositive };
+      const clubLines = known?.mapping.clubLines ?? seen.guess.clubLines ?? false;
+      mapping.value = { columns: [...columns], decimal, dates, unitRows, leftIsPositive, clubLines };
       for (const key of Object.keys(clubs)) delete clubs[key];
       // What the clubs of this source were the last time, as far as the locker still has them.
       for (const [label, match] of Object.entries(known?.clubs ?? {}))

@@ -1,0 +1,20 @@
+import { kindFromName } from '@tasche/core';
+
+const CLUB_LINE = /^(?:club|schl(?:ä|ae)ger)\b[\s:=]*([^\s:=].*)$/i;
+/** Longer is a sentence about the file. */
+const MAX_CHARACTERS = 40;
+
+/**
+ * The club a line of a launch monitor's file names for the rows under it: "Club: 7 Iron", or a club's name and
+ * nothing else.
+ * @returns undefined where the line is none
+ */
+export function clubOfLine(cells: readonly string[]): string | undefined {
+  const filled = cells.filter((cell) => cell.trim() !== '');
+  if (filled.length === 0 || filled.length > 2) return undefined;
+  const text = filled.map((cell) => cell.trim()).join(' ');
+  if (text.length > MAX_CHARACTERS) return undefined;
+  const said = CLUB_LINE.exec(text);
+  if (said) return said[1];
+  return filled.length === 1 && /\p{L}/u.test(text) && kindFromName(text) !== undefined ? text : undefined;
+}
