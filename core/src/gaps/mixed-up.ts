@@ -30,7 +30,7 @@ export function mixedUpDeg(farther: Rung, nearer: Rung): number {
 
 /** Lofts so far the wrong way round that one of the pair's numbers must be wrong: its carry says nothing. */
 export function isMixedUp({ upper, lower, loftDeg }: Step): boolean {
-  return loftDeg !== undefined && -loftDeg > 0 && -loftDeg > mixedUpDeg(upper, lower);
+  return loftDeg !== undefined && loftDeg < 0 && -loftDeg > mixedUpDeg(upper, lower);
 }
 
 /**

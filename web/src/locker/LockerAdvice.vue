@@ -31,7 +31,12 @@ const isShort = computed(
 </script>
 
 <template>
-  <p v-if="question && remedies" class="advice small" role="status">
+  <MixedUpLines
+    v-if="question && mixedUp.length > 0"
+    :club-ids="question.bagIds"
+    :says="noRemediesWords('mixed up')"
+  />
+  <p v-else-if="question && remedies" class="advice small" role="status">
     <template v-if="remedies.length > 0">
       For the gamer:
       <span v-for="remedy in remedies" :key="remedy.kind" class="remedy">
@@ -39,11 +44,6 @@ const isShort = computed(
       </span>
       <RouterLink :to="{ name: 'bag', params: { playerId } }">Try it on the bag</RouterLink>
     </template>
-    <MixedUpLines
-      v-else-if="mixedUp.length > 0"
-      :club-ids="question.bagIds"
-      :says="noRemediesWords('mixed up')"
-    />
     <span v-else-if="isShort" class="quiet">{{ noRemediesWords('few clubs') }}</span>
     <span v-else class="quiet">Nothing in this locker makes the gamer better for a usual round.</span>
   </p>
