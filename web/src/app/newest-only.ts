@@ -1,7 +1,7 @@
 /**
  * Asks one question at a time. What is asked while another is being answered waits, and replaces whatever waited
  * before it: of many questions in a row the first and the last are answered.
- * @param answer `isNewest` says whether nothing was asked since; it must not throw
+ * @param answer `isNewest` says whether nothing was asked since
  */
 export function newestOnly<Question>(
   answer: (question: Question, isNewest: () => boolean) => Promise<void>,
@@ -11,12 +11,15 @@ export function newestOnly<Question>(
 
   async function answerAll(): Promise<void> {
     isBusy = true;
-    while (waiting) {
-      const { question } = waiting;
-      waiting = undefined;
-      await answer(question, () => waiting === undefined);
+    try {
+      while (waiting) {
+        const { question } = waiting;
+        waiting = undefined;
+        await answer(question, () => waiting === undefined);
+      }
+    } finally {
+      isBusy = false;
     }
-    isBusy = false;
   }
   return (question) => {
     waiting = { question };
