@@ -5,14 +5,8 @@ export { middleAir } from './middle-air.js';
 export type { RoundDay } from './play-hole.js';
 export { partialToLearn } from './partial-to-learn.js';
 export { type PlayedRounds, playRounds } from './play-rounds.js';
-export {
-  REMEDIES_FROM_CLUBS,
-  REMEDY_KINDS,
-  type NoRemedies,
-  noRemediesFor,
-  remedies,
-  type Remedy,
-} from './remedies.js';
+export { REMEDIES_FROM_CLUBS, type NoRemedies, noRemediesFor } from './no-remedies.js';
+export { REMEDY_KINDS, remedies, type Remedy } from './remedies.js';
 export { type RoundAir, ROUND_AIR_BOUNDS, CALM, stillAir } from './round-air.js';
 export {
   type DemandChanges,

@@ -13,6 +13,7 @@ import {
 import { TIE_STROKES } from '../choosing/index.js';
 import { partialToLearn } from './partial-to-learn.js';
 import { isMended, isMovedTo, isNoWorse, isSame, namedStep, stepsAtFault } from './mended-step.js';
+import { noRemediesFor } from './no-remedies.js';
 import { InvalidInputError } from '../invalid-input-error.js';
 import type { LadderClub } from '../spec/index.js';
 import { formatDegrees } from '../units/index.js';
@@ -87,25 +88,11 @@ const OWNED_DEG = 1.5;
 /** Ways of one kind that are looked at, those of the most gain first. */
 const MAX_JUDGED = 25;
 
-/** Fewer clubs on the ladder are a bag that is still being written down: what it lacks is the rest of it. Ours. */
-export const REMEDIES_FROM_CLUBS = 5;
 /**
  * Where no step is at fault, a new shot or another setting of a sleeve is worth its trouble from here on, strokes a
  * round. Ours.
  */
 const TROUBLE_STROKES = 0.1;
-
-/** Why nothing is advised: a number is wrong and is put right first, or most of the bag is not there yet. */
-export type NoRemedies = 'mixed up' | 'few clubs';
-
-/**
- * Why a page advises nothing of the bag of a report; undefined where something may help. Whoever asks what would
- * help a few clubs is answered all the same.
- */
-export function noRemediesFor({ flags, rungs }: GapReport): NoRemedies | undefined {
-  if (flags.some(({ code }) => code === 'mixed-up')) return 'mixed up';
-  return rungs.length < REMEDIES_FROM_CLUBS ? 'few clubs' : undefined;
-}
 
 interface Way extends Pick<Remedy, 'bag' | 'outId' | 'inId' | 'learns' | 'bends' | 'buys' | 'insteadOfId'> {
   /** A club nobody carries now comes in. */
