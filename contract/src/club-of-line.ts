@@ -1,6 +1,6 @@
 import { kindFromName } from '@tasche/core';
 
-const CLUB_LINE = /^(?:club|schl(?:ä|ae)ger)\b[\s:=]*([^\s:=].*)$/i;
+const CLUB_LINE = /^(?:club|schl(?:ä|ae)ger)(?: name)? ?[:=] ?(\S.*)$/i;
 /** Longer is a sentence about the file. */
 const MAX_CHARACTERS = 40;
 
@@ -12,9 +12,11 @@ const MAX_CHARACTERS = 40;
 export function clubOfLine(cells: readonly string[]): string | undefined {
   const filled = cells.filter((cell) => cell.trim() !== '');
   if (filled.length === 0 || filled.length > 2) return undefined;
-  const text = filled.map((cell) => cell.trim()).join(' ');
+  // "Club,7 Iron" is "Club: 7 Iron" in two cells.
+  const text = filled.map((cell) => cell.trim().replace(/\s+/g, ' ')).join(': ');
   if (text.length > MAX_CHARACTERS) return undefined;
   const said = CLUB_LINE.exec(text);
   if (said) return said[1];
-  return filled.length === 1 && /\p{L}/u.test(text) && kindFromName(text) !== undefined ? text : undefined;
+  const isName = filled.length === 1 && text.length > 1 && /\p{L}/u.test(text);
+  return isName && kindFromName(text) !== undefined ? text : undefined;
 }

@@ -71,12 +71,15 @@ function headed(all: readonly (readonly string[])[], line: number, isTurned: boo
   return { heads, columns, cells, firstLine: line + 2, isTurned, playerColumn };
 }
 
-/** The share of what stands in a column that is the name of a club, from 0 to 1. A bare number may be anything. */
+/**
+ * The share of what stands in a column that is the name of a club, from 0 to 1. A bare number may be anything, and a
+ * letter a flex.
+ */
 function clubNamesIn(cells: readonly (readonly string[])[], column: number): number {
   const said = cells.map((row) => row[column]?.trim() ?? '').filter((name) => name !== '');
   const sample = said.slice(0, SAMPLED_NAMES);
   return (
-    sample.filter((name) => !/^\d+$/.test(name) && kindFromName(name)).length / Math.max(sample.length, 1)
+    sample.filter((name) => !/^(\d+|.)$/.test(name) && kindFromName(name)).length / Math.max(sample.length, 1)
   );
 }
 

@@ -103,8 +103,12 @@ export function strikeRowReader(
     heads.every((head, i) => (cells[i] ?? '').trim().slice(0, 200) === head);
   /** The club the rows are of, as the last line that named one says. */
   let named = '';
+  /** Where heads come again, their units may come again under them. */
+  let isUnderHeads = false;
   return (cells) => {
-    if (areHeads(cells) || (mapping.unitRows > 0 && isUnitRow(cells))) return null;
+    const isUnits = isUnderHeads && isUnitRow(cells);
+    isUnderHeads = areHeads(cells);
+    if (isUnderHeads || isUnits) return null;
     const club = mapping.clubLines ? clubOfLine(cells) : undefined;
     if (club !== undefined) {
       named = club;

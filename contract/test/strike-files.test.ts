@@ -191,6 +191,9 @@ describe('files with a part for each club', () => {
     [['', '', '60V'], '60V'],
     [['56', '', ''], undefined],
     [['165', '3 L'], undefined],
+    [['Club speed average: 85'], undefined],
+    [['Club Speed', '85'], undefined],
+    [['S'], undefined],
     [['Session 29 Nov 2026'], undefined],
     [['7 Iron', '166', '3 L'], undefined],
   ])('%j names %s', (cells, club) => {
