@@ -91,7 +91,7 @@ function folderBeside(target: string): string {
   try {
     return mkdtempSync(path.join(path.dirname(target), '.tasche-backup-'));
   } catch {
-    throw new CliError(`${path.dirname(target)} is no folder that can be written to.`);
+    throw new CliError(`${path.dirname(target)} is not a folder that can be written to.`);
   }
 }
 
@@ -186,7 +186,7 @@ export async function restore(
 async function unpack(source: string, into: string): Promise<Manifest> {
   const broken = (what: string) => new CliError(`${source} ${what}; nothing was touched.`);
   const done = spawnSync('tar', ['-xf', source, '-C', into, MANIFEST, DUMP], { encoding: 'utf8' });
-  if (done.status !== 0) throw broken('is no backup of Tasche’s, or is cut short');
+  if (done.status !== 0) throw broken('is not a backup of Tasche, or is incomplete');
   let manifest: Partial<Manifest>;
   try {
     manifest = JSON.parse(readFileSync(path.join(into, MANIFEST), 'utf8')) as Partial<Manifest>;

@@ -13,8 +13,8 @@ export function chromiumProgram(): string {
 }
 
 /**
- * The path of the same Chromium without windows of its own: pages are the same, for half the computing time. The
- * whole one where that cannot be installed.
+ * The path of the same Chromium without windows of its own: pages are the same, for half the computing time.
+ * The whole one where that cannot be installed.
  */
 export function headlessChromiumProgram(): string {
   try {

@@ -114,7 +114,7 @@ export function clusterIn(folder: string): 'whole' | 'nothing' {
   }
   if (!found.includes('PG_VERSION')) {
     throw new CliError(
-      `${data} holds files, but no PG_VERSION, so it is no whole database. If only that file is lost, write the number of PostgreSQL's version into it (15); else put a backup back. ${untouched}`,
+      `${data} holds files, but no PG_VERSION, so it is not a complete database. If only that file is lost, write the number of PostgreSQL's version into it (15); else put a backup back. ${untouched}`,
     );
   }
   if (!isRemembered) {

@@ -51,7 +51,9 @@ function fitOf(table: readonly StockRow[], aero: Aerodynamics = AERODYNAMICS): T
   };
 }
 
-/** The rules of thumb the fit is held to: carries at one altitude and in calm air leave the Reynolds part free. */
+/**
+ * The rules of thumb the fit is held to: carries at one altitude and in calm air leave the Reynolds part free.
+ */
 function rulesOf(aero: Aerodynamics) {
   const seven = launchOf(STOCK.find(({ club }) => club === '7-iron')!);
   const carry = (some: Partial<Conditions>) =>
@@ -64,7 +66,8 @@ function rulesOf(aero: Aerodynamics) {
       'yd',
     );
   return {
-    // Launched high, or with little spin, a drive gains nothing (common practice); the tables hold no such ball.
+    // Launched high, or with little spin, a drive gains nothing (common practice); the tables hold no such
+    // ball.
     highDriveYd: Math.max(drive(20, 1200) + 6, drive(18, 1600) + 1, drive(14, 1600) + 9) - drive(13, 2300),
     altitudePct: (carry({ altitudeM: 1524 }) / home - 1) * 20,
     headwindPct: (1 - carry({ windMps: 10 * mph }) / home) * 10,
@@ -128,7 +131,7 @@ const ROUNDS = 12;
 const STEPS = 500;
 
 /**
- * `./tasche fit`: fits drag and lift to the stock tables anew, from where they are, by the simplex of Nelder
+ * `./tasche fit`: fits drag and lift to the stock tables again, from where they are, by the simplex of Nelder
  * and Mead (Computer Journal 7, 1965).
  */
 export function fitFlight(): void {

@@ -4,8 +4,8 @@ import { setTimeout as pause } from 'node:timers/promises';
 const LOOK_AGAIN_MS = 200;
 
 /**
- * Runs `work` while no other process, and nobody else in this one, runs what has the same lock. Whoever holds it
- * and was killed holds it no longer.
+ * Runs `work` while no other process, and nobody else in this one, runs what has the same lock. Whoever holds
+ * it and was killed holds it no longer.
  * @param lock a file that is there while it is held; it names the process
  */
 export async function oneAtATime<T>(lock: string, work: () => Promise<T>): Promise<T> {

@@ -36,7 +36,7 @@ export function startPostmaster(data: string, bin: string, port: number): void {
   if (started.status === 0) return;
   const said = asPostgres('tail', ['-n', '4', log]).stdout?.trim() ?? '';
   throw new CliError(
-    `the database in ${data} did not start: ${said || started.stderr}. If that can't be mended, --reset makes a new one (and loses its data).`,
+    `the database in ${data} did not start: ${said || started.stderr}. If that can't be fixed, --reset makes a new one (and loses its data).`,
   );
 }
 

@@ -4,8 +4,8 @@ import { dataFolder } from './data-folder.js';
 import { CliError } from './stop.js';
 
 /**
- * `./tasche reset-link E-MAIL`: whoever runs the server lets somebody set a new password who cannot get in any more, an
- * owner among them.
+ * `./tasche reset-link E-MAIL`: whoever runs the server lets somebody set a new password who cannot get in any
+ * more, an owner among them.
  * @throws CliError
  */
 export async function resetLink(email: string | undefined, data: string | undefined): Promise<void> {

@@ -30,8 +30,8 @@ const USAGE = `tasche: spec sheets, ladders and club swaps
       --only TEXT        only faults with this in their name
       --recovery         instead: back to a moment before a mistake, with pgBackRest
   ./tasche validate      holds the core to published and remembered numbers: docs/validation.md
-  ./tasche fit           fits the ball's drag and lift to the stock tables anew, and says how well
-  ./tasche usual-rounds  plays the usual courses anew, for what an ordinary round asks of a player
+  ./tasche fit           fits the ball's drag and lift to the stock tables again, and says how well
+  ./tasche usual-rounds  plays the usual courses again, for what an ordinary round asks of a player
   ./tasche screenshots   the pictures of docs/screenshots, from the demo data
 
 DATABASE_URL in the environment uses that PostgreSQL and starts none.`;

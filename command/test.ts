@@ -28,8 +28,8 @@ const READ: Readonly<Record<string, readonly Tool[]>> = {
     [NATIVE_TSC, ['-p', 'e2e']],
   ],
   /**
-   * Faults a reader would not see (ESLint in views, oxlint in what is TypeScript alone: what a promise comes to is
-   * never left to chance), the layout of every file, and exports nobody uses.
+   * Faults a reader would not see (ESLint in views, oxlint in what is TypeScript alone: what a promise comes to
+   * is never left to chance), the layout of every file, and exports nobody uses.
    */
   lint: [
     ['prettier', ['--check', '--log-level', 'warn', '.']],

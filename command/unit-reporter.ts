@@ -2,7 +2,9 @@ import { writeFileSync } from 'node:fs';
 import type { Reporter, SerializedError, TestModule } from 'vitest/node';
 import { firstLine, UNIT_REPORT, type Outcome } from './test-outcome.js';
 
-/** Writes what the unit tests came to: tests, files and suites that could not begin, errors outside them all. */
+/**
+ * Writes what the unit tests came to: tests, files and suites that could not begin, errors outside them all.
+ */
 export default class UnitReporter implements Reporter {
   onTestRunEnd(modules: readonly TestModule[], errors: readonly SerializedError[]): void {
     const file = process.env[UNIT_REPORT];

@@ -28,7 +28,7 @@ interface Cell {
   left: number;
 }
 
-/** `./tasche usual-rounds`: plays the usual courses anew and writes core/src/rounds/usual-round-table.ts. */
+/** `./tasche usual-rounds`: plays the usual courses again and writes core/src/rounds/usual-round-table.ts. */
 export function usualRounds(): void {
   const cells = HANDICAPS.flatMap((handicap) => REACHES_M.map((reachM) => askedOf(reachM, handicap)));
   const keys = [...new Set(cells.flatMap((cell) => [...cell.keys()]))]

@@ -27,7 +27,7 @@ export function benchBaskets(): void {
     seconds < 10,
   );
 
-  const sums = { foretold: 0, basket: 0, 'even sharing': 0, 'fewest shots first': 0 };
+  const sums = { predicted: 0, basket: 0, 'even sharing': 0, 'fewest shots first': 0 };
   const beaten = { 'even sharing': 0, 'fewest shots first': 0 };
   for (let seed = 1; seed <= LOCKERS; seed++) {
     const won = compareSharings(seed, CLUBS, LIMIT, BALLS, WORLDS);
@@ -38,7 +38,7 @@ export function benchBaskets(): void {
   for (const key of ['even sharing', 'fewest shots first'] as const)
     report(
       `${BALLS} balls in ${LOCKERS} simulated lockers: a basket against ${key}`,
-      `${sums.basket.toFixed(3)} against ${sums[key].toFixed(3)} strokes a round, better in ${beaten[key]}; ${sums.foretold.toFixed(3)} foretold`,
+      `${sums.basket.toFixed(3)} against ${sums[key].toFixed(3)} strokes a round, better in ${beaten[key]}; ${sums.predicted.toFixed(3)} predicted`,
       'more',
       sums.basket > sums[key],
     );

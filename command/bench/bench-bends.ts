@@ -19,7 +19,10 @@ function halves(deg: number): LoftChoice[] {
   });
 }
 
-/** A bend plan of a gamer with two degrees either way, and the worth of a dozen wishes with the best use of a sum. */
+/**
+ * A bend plan of a gamer with two degrees either way, and the worth of a dozen wishes with the best use of a
+ * sum.
+ */
 export function benchBends(): void {
   const { clubs, gamerIds } = lockerOf('Davor Kolar');
   const bag = clubs.filter(({ id }) => gamerIds.includes(id));

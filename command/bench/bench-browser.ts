@@ -59,7 +59,9 @@ export async function benchBrowser(address: string): Promise<void> {
 
 const AIR_CHANGES = 20;
 
-/** The wind turned in steps: how soon the ladder has moved, and how long the page was ever blocked meanwhile. */
+/**
+ * The wind turned in steps: how soon the ladder has moved, and how long the page was ever blocked meanwhile.
+ */
 async function benchAir(browser: Browser, address: string): Promise<void> {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   await page.goto(`${address}/players/7a5c4e00-0001-4000-8000-000000000000/bag?wind=5&from=0`);
@@ -145,7 +147,10 @@ const TAKE_OUT_AND_TIME = `new Promise((resolve) => {
   watch();
 })`;
 
-/** In the page: sets the wind's direction again and again, and waits each time until the rail says another carry. */
+/**
+ * In the page: sets the wind's direction again and again, and waits each time until the rail says another
+ * carry.
+ */
 const TURN_THE_WIND = `(async () => {
   const blocked = [];
   new PerformanceObserver((list) => list.getEntries().forEach((entry) => blocked.push(entry.duration))).observe({ type: 'longtask' });

@@ -43,7 +43,8 @@ export async function benchChoosing(): Promise<void> {
     const chosen = one.clubs.flatMap((_club, c) =>
       (solved.Columns[`y${c}`] as { Primal: number }).Primal > 0.5 ? [c] : [],
     );
-    // Ours is so short that whatever else the machine does shows in a single run: the median of five, beside the other.
+    // Ours is so short that whatever else the machine does shows in a single run: the median of five, beside
+    // the other.
     const own = percentile(
       Array.from({ length: 5 }, () => {
         const begun = performance.now();

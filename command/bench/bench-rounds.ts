@@ -16,7 +16,10 @@ import { percentile, report } from './figure.js';
 const TIMES = 9;
 const FROM = { conditions: BASELINE, surface: MEDIUM_FAIRWAY };
 
-/** From a course and a locker to a bag, and from a bag to its remedies, each as a page asks for it the first time. */
+/**
+ * From a course and a locker to a bag, and from a bag to its remedies, each as a page asks for it the first
+ * time.
+ */
 export function benchRounds(): void {
   const { clubs, gamerIds } = lockerOf('Davor Kolar');
   const rules = { preferences: DEFAULT_PREFERENCES, school: 'even-carries', gamerIds } as const;

@@ -55,7 +55,7 @@ export interface ClientCounts {
   sentAway: number;
   /** Changes acknowledged that an open page neither heard of nor read, after it had time to. */
   eventsMissed: number;
-  /** Times a page was away or was told that it missed something, and read anew. */
+  /** Times a page was away or was told that it missed something, and read again. */
   readAnew: number;
   /** Cells of a real browser's page that differ from what was last acknowledged. */
   staleCells: number;
@@ -244,7 +244,7 @@ async function missedBy(page: OpenPage): Promise<number> {
   return missing();
 }
 
-/** Makes the first account, with the link that is good: each server that starts makes one anew. */
+/** Makes the first account, with the link that is good: each server that starts makes one again. */
 async function enterFirst(owner: Person, links: readonly string[]): Promise<void> {
   const tries = [];
   for (const link of links) {

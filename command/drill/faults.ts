@@ -42,7 +42,7 @@ export const FAULTS: readonly Fault[] = [
     do: async (stage) => {
       const { primary } = await stage.roles();
       primary.cutFrom(stage.databases.filter((host) => host !== primary));
-      return () => primary.mend();
+      return () => primary.repair();
     },
   },
   {

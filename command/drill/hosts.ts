@@ -198,7 +198,7 @@ export class Host {
     if (done.status !== 0) throw new CliError(`nft: ${done.stderr.trim()}`);
   }
 
-  mend(): void {
+  repair(): void {
     spawnSync('ip', ['netns', 'exec', this.namespace, 'nft', 'delete', 'table', 'ip', 'cut']);
   }
 

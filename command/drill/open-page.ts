@@ -8,7 +8,7 @@ const AGAIN_MS = 1500;
 const SILENCE_MS = 25_000;
 
 /**
- * What an open page does: listens to the news, and reads anew when it was away or is told that it missed
+ * What an open page does: listens to the news, and reads again when it was away or is told that it missed
  * something. Knows every change it
  * was told of or read.
  */

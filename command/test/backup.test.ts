@@ -240,14 +240,14 @@ describe('a backup', () => {
     const damaged = Buffer.from(whole);
     damaged[Math.floor(whole.length / 2)]! ^= 0xff;
     expect(await refused('damaged.tar', damaged)).toContain('its checksum is not the one');
-    expect(await refused('short.tar', whole.subarray(0, 900))).toContain('cut short');
-    expect(await refused('text.tar', 'hello')).toContain('is no backup');
+    expect(await refused('short.tar', whole.subarray(0, 900))).toContain('incomplete');
+    expect(await refused('text.tar', 'hello')).toContain('is not a backup');
     expect((await tasche('restore', path.join(aside, 'nothing.tar'), '--data', untouched)).stderr).toContain(
       'there is no file',
     );
     expect((await tasche('backup')).stderr).toContain('say which file');
     expect((await tasche('backup', path.join(aside, 'no/folder/x.tar'), '--data', folder)).stderr).toContain(
-      'no folder',
+      'not a folder',
     );
   });
 

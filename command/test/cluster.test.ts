@@ -73,14 +73,14 @@ describe('a data folder', () => {
     await rowIsThere(folder);
   });
 
-  it('whose first start was cut short is made anew, and one with files of somebody else is not', async () => {
+  it('whose first start was cut short is made again, and one with files of somebody else is not', async () => {
     const folder = newFolder();
     mkdirSync(path.join(folder, 'unfinished', 'postgres'), { recursive: true });
     writeFileSync(path.join(folder, 'unfinished', 'postgres', 'PG_VERSION'), '15\n');
     await expect(startCluster(folder)).rejects.toThrow(/holds files Tasche did not make/);
     expect(existsSync(path.join(folder, 'unfinished', 'postgres', 'PG_VERSION'))).toBe(true);
     writeFileSync(path.join(folder, 'unfinished', 'made-by-tasche'), '');
-    // Cut short after the way to reach it was written down, and before it was moved into its place.
+    // Cut short after the way to reach it was recorded, and before it was moved into its place.
     writeFileSync(path.join(folder, 'cluster.json'), '{"port":5555,"password":"long-enough"}');
     const cluster = await startCluster(folder);
     expect(await ask(cluster.ownerUrl, 'select 1 as n')).toEqual([{ n: 1 }]);

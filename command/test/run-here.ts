@@ -2,7 +2,9 @@ import { vi } from 'vitest';
 import { runCommand } from '../run-command.js';
 import { CliError } from '../stop.js';
 
-/** Runs a command in this process, which saves the seconds a new one takes to start; answers as `main.ts` would. */
+/**
+ * Runs a command in this process, which saves the seconds a new one takes to start; answers as `main.ts` would.
+ */
 export async function runHere(
   line: readonly string[],
   input = '',

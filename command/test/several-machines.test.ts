@@ -39,7 +39,7 @@ afterAll(async () => {
   rmSync(folder, { recursive: true, force: true });
 });
 
-/** Has the cluster read a setting anew. */
+/** Has the cluster read a setting again. */
 function set(setting: string): void {
   const data = path.join(folder, 'postgres');
   appendFileSync(path.join(data, 'postgresql.auto.conf'), `${setting}\n`);

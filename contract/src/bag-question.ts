@@ -53,8 +53,8 @@ export interface BagQuestionDocument extends GapOptions {
 }
 
 /**
- * A usual round of the document's player, and the question about the bag; no round where nothing tells how
- * far they hit it.
+ * A usual round of the document's player, and the question about the bag; no round where nothing says how far
+ * they hit it.
  */
 export function bagQuestionOf({ clubs, bag, handicap, limit, school, settings }: BagQuestionDocument): {
   round: CostedRound | undefined;

@@ -17,7 +17,7 @@ export const ballsSchema = yup
     return new Set(days).size === days.length;
   });
 
-/** The ball in play on a day, or undefined where none was written down for it. */
+/** The ball in play on a day, or undefined where none was recorded for it. */
 export function ballOn(balls: readonly BallInPlay[], day: string): string | undefined {
   return balls.filter(({ from }) => from <= day).toSorted((a, b) => b.from.localeCompare(a.from))[0]?.name;
 }

@@ -64,6 +64,6 @@ export function calcBasket(document: unknown): BasketAnswer {
     ...basket,
     why: round
       ? [basketSentence(basket), ...basket.parts.map((part) => basketReasonSentence(part, nameOf, unit))]
-      : ['Nothing tells how far this player hits it: give a loft or a carry.'],
+      : ['Nothing says how far this player hits it: give a loft or a carry.'],
   };
 }

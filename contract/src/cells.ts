@@ -84,7 +84,7 @@ const KIND_WORDS: Record<string, ClubKind> = {
   utility: 'driving iron',
 };
 
-/** "2 flat", "1 up": nobody knows of which standard. */
+/** "2 flat", "1 up": relative to an unknown standard. */
 const AGAINST_STANDARD = /^[+-]?\d+([.,]\d+)?°? ?(flat|up|upright)$/i;
 
 function readQuantity(quantity: Quantity, text: string, length: 'in' | 'cm'): Read<CellValue> {
@@ -192,7 +192,10 @@ function trimZeros(value: number, decimals: number): string {
   return Math.abs(Number(rounded) - value) < 1e-9 ? rounded : String(Number(value.toFixed(4)));
 }
 
-/** What a cell of a shot says of it: its one part, and of a carry written as a range its middle and half its width. */
+/**
+ * What a cell of a shot says of it: its one part, and of a carry written as a range its middle and half its
+ * width.
+ */
 export function readShotCell(
   column: Extract<Column, { type: 'shot' }>,
   text: string,

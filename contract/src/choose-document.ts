@@ -184,7 +184,8 @@ function refusing<T>(work: () => T): T {
 
 /**
  * The bag that costs the fewest strokes, the next best, and why.
- * @throws yup.ValidationError naming every bad field, two rules that contradict each other, or that the rules together allow nothing
+ * @throws yup.ValidationError naming every bad field, two rules that contradict each other, or that the rules
+ * together allow nothing
  * @example
  * calcChoose({
  *   limit: 1,

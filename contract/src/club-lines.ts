@@ -1,7 +1,9 @@
 import { kindFromName, type ClubKind } from '@tasche/core';
 import { isBlankRow } from './split-table.js';
 
-/** Lofts clubs of a kind have, degrees: enough to tell a loft from another number. Common practice, no source. */
+/**
+ * Lofts clubs of a kind have, degrees: enough to tell a loft from another number. Common practice, no source.
+ */
 const LOFTS: Readonly<Record<ClubKind, readonly [number, number]>> = {
   driver: [4, 20],
   fairway: [10, 32],
@@ -12,7 +14,7 @@ const LOFTS: Readonly<Record<ClubKind, readonly [number, number]>> = {
   chipper: [20, 50],
   putter: [0, 8],
 };
-/** Nobody carries a club less far, in yards or metres: a smaller number is a length. Ours. */
+/** No club carries less far, in yards or metres: a smaller number is a length. Our choice. */
 const MIN_CARRY = 50;
 /** So much of what is pasted must read as lines of clubs. */
 const MIN_SHARE = 0.6;
@@ -23,8 +25,10 @@ const CARRY = /^(\d{2,3}(?:[.,]\d+)?)(?:y|yd|yds|m|yards|metres|meters)$/i;
 const UNIT = /^(°|deg|y|yd|yds|m|yards|metres|meters)$/i;
 
 /**
- * What somebody writes in a message: a club, then its loft, its carry or both. "Driver 10.5° 265", "7i - 165 yd".
- * @returns name, loft and carry as they are written, the latter two empty where they are not; undefined where it is none
+ * What somebody writes in a message: a club, then its loft, its carry or both. "Driver 10.5° 265", "7i - 165
+ * yd".
+ * @returns name, loft and carry as they are written, the latter two empty where they are not; undefined where
+ * it is none
  */
 function readClubLine(text: string): [name: string, loft: string, carry: string] | undefined {
   const words = text
@@ -52,7 +56,9 @@ function readClubLine(text: string): [name: string, loft: string, carry: string]
 
 /** The highest number a club is called by, but for wedges, which are called by their lofts. */
 const MAX_CLUB_NUMBER = 12;
-/** Whether what would be a club's name ends in a number that says something of it: "Driver 230", "7 iron 31". */
+/**
+ * Whether what would be a club's name ends in a number that says something of it: "Driver 230", "7 iron 31".
+ */
 function endsInValue(name: string, kind: ClubKind): boolean {
   const last = name.split(' ').at(-1)!;
   return kind !== 'wedge' && NUMBER.test(last) && valueOf(last) > MAX_CLUB_NUMBER;
@@ -73,7 +79,7 @@ function isCarry(word: string): boolean {
 
 /**
  * Rows without heads read as lines of clubs, under heads of their own; undefined where most of them are none.
- * A row that is none stays as it is, to be mended.
+ * A row that is none stays as it is, to be fixed.
  */
 export function asClubLines(cells: readonly (readonly string[])[]): string[][] | undefined {
   const filled = cells.filter((row) => !isBlankRow(row));

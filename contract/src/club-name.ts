@@ -4,7 +4,7 @@ interface Named {
 }
 
 /** What a club is called that was deleted, or is another player's now. */
-export const GONE_CLUB = 'a club that is gone';
+export const GONE_CLUB = 'a deleted club';
 
 /** What a club is called, by its id; it may be gone from among these. */
 export function clubName(clubs: readonly Named[] | ReadonlyMap<string, Named>, id: string): string {
@@ -13,7 +13,7 @@ export function clubName(clubs: readonly Named[] | ReadonlyMap<string, Named>, i
   return club?.name ?? GONE_CLUB;
 }
 
-/** "the 7 iron", in a sentence; "a club that is gone" stays as it is. */
+/** "the 7 iron", in a sentence; "a deleted club" stays as it is. */
 export function theClub(name: string): string {
   return name === GONE_CLUB ? name : `the ${name}`;
 }

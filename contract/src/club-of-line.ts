@@ -1,7 +1,7 @@
 import { kindFromName } from '@tasche/core';
 
 const CLUB_LINE = /^(?:club|schl(?:ä|ae)ger)(?: name)? ?[:=] ?(\S.*)$/i;
-/** Longer is a sentence about the file. */
+/** A longer line is a sentence about the file. */
 const MAX_CHARACTERS = 40;
 
 /**

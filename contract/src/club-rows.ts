@@ -24,7 +24,7 @@ export interface RejectedCell {
   columnId?: Column['id'];
   text: string;
   reason: string;
-  /** What would mend it: the kind of a club whose name does not say it. */
+  /** What would fix it: the kind of a club whose name does not say it. */
   asks?: 'kind';
 }
 

@@ -7,7 +7,7 @@ import { TableError, isBlankRow, splitTable } from './split-table.js';
 /** A title, a date, an empty line: no more than so many stand above the heads. */
 const MAX_LINES_ABOVE = 20;
 const MAX_ROWS = 2000;
-/** So many names are looked at, to tell whether a column names clubs. */
+/** This many names are looked at, to tell whether a column names clubs. */
 const SAMPLED_NAMES = 40;
 const PLAYER_HEAD = /^(player|golfer|athlete)('?s? name)?$/i;
 
@@ -24,7 +24,10 @@ export interface HeadedCells {
   playerColumn: number | undefined;
 }
 
-/** The heads of a table, which may stand under a title or down its side; undefined where nothing names its columns. */
+/**
+ * The heads of a table, which may stand under a title or down its side; undefined where nothing names its
+ * columns.
+ */
 export function findHeads(cells: readonly (readonly string[])[]): HeadedCells | undefined {
   const known = (heads: readonly string[] | undefined) => readHeads(heads ?? [])?.filter(Boolean).length ?? 0;
   const line = cells.slice(0, MAX_LINES_ABOVE).findIndex((row) => known(row) > 0);
@@ -40,7 +43,10 @@ export function findHeads(cells: readonly (readonly string[])[]): HeadedCells | 
   return upright > 0 ? headed(cells, line, false) : undefined;
 }
 
-/** Rows without heads that read as lines of clubs: a name with a loft, a carry or both; undefined where they do not. */
+/**
+ * Rows without heads that read as lines of clubs: a name with a loft, a carry or both; undefined where they do
+ * not.
+ */
 export function findClubLines(cells: readonly (readonly string[])[]): HeadedCells | undefined {
   const lines = asClubLines(cells);
   // No line of the text is the heads.
@@ -72,8 +78,8 @@ function headed(all: readonly (readonly string[])[], line: number, isTurned: boo
 }
 
 /**
- * The share of what stands in a column that is the name of a club, from 0 to 1. A bare number may be anything, and a
- * letter a flex.
+ * The share of what stands in a column that is the name of a club, from 0 to 1. A bare number may be anything,
+ * and a letter a flex.
  */
 function clubNamesIn(cells: readonly (readonly string[])[], column: number): number {
   const said = cells.map((row) => row[column]?.trim() ?? '').filter((name) => name !== '');

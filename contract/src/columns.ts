@@ -189,8 +189,8 @@ function plainName(text: string): string {
 }
 
 /**
- * The column a head names, in any wording known here, with its unit: "Carry (yds)", "full carry [m]", "Length cm".
- * Undefined when it is none of ours.
+ * The column a head names, in any wording known here, with its unit: "Carry (yds)", "full carry [m]", "Length
+ * cm". Undefined when it is another course.
  */
 export function recogniseHead(head: string): RecognisedColumn | undefined {
   if (head.length > MAX_HEAD_CHARACTERS) return undefined;

@@ -122,7 +122,7 @@ const holeSchema = shape({
     .optional(),
 });
 
-/** Nine holes or eighteen; none while nobody has written them down. */
+/** Nine holes or eighteen; none while not recorded. */
 export const holesSchema = yup
   .array(required(holeSchema))
   .test(
@@ -142,7 +142,7 @@ export const courseDetails = {
   name: nameSchema,
   tees: yup
     .array(required(nameSchema))
-    .min(1, '${path} must name one tee at least')
+    .min(1, '${path} must name at least one tee')
     .max(MAX_TEES, `\${path} must be at most ${MAX_TEES}`),
   holes: holesSchema,
   altitudeM: finite(...CONDITION_BOUNDS.altitudeM, 'm'),
@@ -166,8 +166,7 @@ export const seasonDetails = {
 };
 
 /**
- * A season as it comes to a course: with its grass and its sand, the wind from the north until somebody says
- * better.
+ * A season as it comes to a course: with its grass and its sand, the wind from the north until it is set.
  */
 export function seasonOnCourse(
   { name, fromMonth, temperatureC, humidityPct, windMps, ground }: SeasonDetails,

@@ -26,7 +26,7 @@ export interface EventRound {
   name: string;
   /** YYYY-MM-DD where it is played. */
   day: string;
-  /** "08:40" on the clocks of the event's zone; not there while nobody knows it. */
+  /** "08:40" on the clocks of the event's zone; left out while not known. */
   teeTime?: string | undefined;
   courseId: string;
   /** Place among the course's tees. */
@@ -40,7 +40,7 @@ export interface EventRound {
 export interface EventDetails {
   name: string;
   rounds: readonly EventRound[];
-  /** Where its clocks are, an IANA name; null where nobody said. */
+  /** Where its clocks are, an IANA name; null where not given. */
   zone: string | null;
   limits: Limits;
   notes: string;
@@ -92,7 +92,7 @@ export const eventDetails = {
   zone: zoneSchema.nullable().default(undefined).optional(),
   rounds: yup
     .array(required(eventRoundSchema))
-    .min(1, '${path} must hold one round at least')
+    .min(1, '${path} must have at least one round')
     .max(MAX_ROUNDS, `\${path} must be at most ${MAX_ROUNDS}`)
     .test(
       'ids',

@@ -8,7 +8,9 @@ export interface GaugeReading {
   lieDeg?: number;
 }
 
-/** What a gauge and the server say to each other: a JSON object a line over TCP (docs/formats/gauge-link.md). */
+/**
+ * What a gauge and the server say to each other: a JSON object a line over TCP (docs/formats/gauge-link.md).
+ */
 export type GaugeLine =
   | { type: 'hello'; device: string; simulated: boolean }
   | ({ type: 'reading'; number: number } & GaugeReading)
@@ -17,7 +19,7 @@ export type GaugeLine =
 /** Sent to a simulated gauge: what the club in it is really at. */
 export type GaugeOrder = { type: 'measure' } & GaugeReading;
 
-/** How the gauge is, for whoever checks a bag. */
+/** The state of the gauge, for the person who checks a bag. */
 export interface GaugeView {
   state: 'none' | 'away' | 'here';
   device: string | null;

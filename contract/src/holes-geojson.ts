@@ -20,7 +20,7 @@ export function readHolesGeoJson(text: string, known: KnownHoles): ReadHoles {
     (document as { type?: unknown; features?: unknown } | null)?.type === 'FeatureCollection'
       ? (document as { features?: unknown }).features
       : undefined;
-  if (!Array.isArray(features)) return nothing('The file is no GeoJSON FeatureCollection.');
+  if (!Array.isArray(features)) return nothing('The file is not a GeoJSON FeatureCollection.');
   if (features.length > 500)
     return nothing(`The file holds ${features.length} features; a course has at most 18 holes.`);
   const problems: string[] = [];
@@ -33,7 +33,7 @@ export function readHolesGeoJson(text: string, known: KnownHoles): ReadHoles {
       properties?: Record<string, unknown> | null;
     };
     if (geometry?.type !== 'LineString' || !Array.isArray(geometry.coordinates)) {
-      passed.push(`feature ${i + 1} is no line`);
+      passed.push(`feature ${i + 1} is not a line`);
       return;
     }
     const line = (geometry.coordinates as unknown[]).map((place) =>
@@ -97,7 +97,7 @@ export function readHolesGeoJson(text: string, known: KnownHoles): ReadHoles {
   };
 }
 
-/** Where a course is drawn that nobody has placed: the middle of no ocean's charts. */
+/** Where a course without a position is drawn. */
 const NOWHERE: Place = [0, 0];
 
 /**

@@ -39,13 +39,13 @@ export function readHolesTable(text: string, known: KnownHoles, unit: DistanceUn
     card = findScorecard(text);
   } catch (error) {
     if (!(error instanceof TableError)) throw error;
-    return nothing(`The list is no table: ${error.message}.`);
+    return nothing(`The list is not a table: ${error.message}.`);
   }
   if (!card) {
     const [first] = text.trim().split('\n', 1);
     return nothing(`No column is headed "hole"; the list begins with ${inputShown(first!)}.`);
   }
-  if (card.rows.length === 0) return nothing('The list holds no rows under its heads.');
+  if (card.rows.length === 0) return nothing('The list holds no rows under its headers.');
   if (card.rows.length > MAX_ROWS)
     return nothing(`The list holds ${card.rows.length} rows; a course has at most 18 holes.`);
   const columns = columnsOf(card, unit);
@@ -151,7 +151,9 @@ function saidOf(
 /** Stands for one that could not be read, so that only that is complained of. */
 const LENGTH_FOR_NONE = 300;
 
-/** What a column says of a hole. Where none is headed "par", the first of "men's par" and "ladies' par" is it. */
+/**
+ * What a column says of a hole. Where none is headed "par", the first of "men's par" and "ladies' par" is it.
+ */
 function partOf(head: string, heads: readonly string[]): Part | undefined {
   const plain = head.toLowerCase();
   if (isHoleHead(head)) return 'hole';

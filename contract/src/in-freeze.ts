@@ -22,7 +22,7 @@ const REBUILT_KEYS: readonly ReadingKey[] = BUILD_KEYS.filter(
 );
 
 /**
- * Whether a reading says that a club was built otherwise. What is written down for the first time, or late,
+ * Whether a reading says that a club was built otherwise. What is recorded for the first time, or late,
  * is no change of the club.
  */
 export function isRebuilt(spec: Spec, { key, value, takenOn }: Reading): boolean {
@@ -36,7 +36,9 @@ export function isRebuilt(spec: Spec, { key, value, takenOn }: Reading): boolean
   );
 }
 
-/** Whether commands bring something new into the gamer: a club, another bag, another build of one of its clubs. */
+/**
+ * Whether commands bring something new into the gamer: a club, another bag, another build of one of its clubs.
+ */
 export function bringsNew(sheet: SheetView, commands: readonly Command[]): boolean {
   const after = withCommands('sheet', sheet, commands);
   const [old, gamer] = [sheet, after].map(({ bags }) => bags.find((bag) => bag.gamer));

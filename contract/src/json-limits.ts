@@ -30,8 +30,8 @@ interface Place {
 }
 
 /**
- * Refuses parsed JSON that no schema should be let loose on: nested too deep, too large, or with text a database cannot
- * keep (NUL, half a surrogate pair). Takes time in proportion to the document, and no stack.
+ * Refuses parsed JSON that no schema should be let loose on: nested too deep, too large, or with text a
+ * database cannot keep (NUL, half a surrogate pair). Takes time in proportion to the document, and no stack.
  * @param document what `JSON.parse` gave
  * @throws JsonLimitError naming the place
  * @example checkJsonLimits({ name: 'a\u0000b' }) // throws: name holds a character that is not text
@@ -72,7 +72,9 @@ export function checkJsonLimits(document: unknown): void {
   }
 }
 
-/** Fields that would take the place of what every object has: comparing or printing such a value runs into them. */
+/**
+ * Fields that would take the place of what every object has: comparing or printing such a value runs into them.
+ */
 const NO_NAMES = new Set([
   '__proto__',
   'constructor',

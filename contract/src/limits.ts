@@ -7,7 +7,7 @@ export const MAX_PLANS_A_PLAYER = 5000;
 /** Jobs for the bench, the done ones with them; the oldest are deleted by hand. */
 export const MAX_TICKETS_A_PLAYER = 2000;
 export const MAX_WISHES_A_PLAYER = 200;
-/** Rounds written down that belong to no event: all of them stand on the sheet. */
+/** Rounds recorded that belong to no event: all of them stand on the sheet. */
 export const MAX_ROUNDS_A_PLAYER = 300;
 /** Balls a player has played, with the day each was taken up. */
 export const MAX_BALLS_A_PLAYER = 100;

@@ -34,9 +34,9 @@ export interface HitRequest {
   spreadM?: number;
 }
 
-/** A line longer than this is no line of a monitor. */
+/** No line of a monitor is longer. */
 export const MAX_LINE_CHARACTERS = 8192;
-/** Silence longer than this and the line is taken up anew; a monitor beats every five seconds. */
+/** After a longer silence the connection is opened again; a monitor beats every five seconds. */
 export const SILENCE_MS = 15_000;
 
 const unknown = '${path} has an unknown field: ${unknown}';

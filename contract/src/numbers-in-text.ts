@@ -27,7 +27,10 @@ function notANumber(text: string): Read<never> {
   return bad(`"${text}" is not a number`);
 }
 
-/** "44", "44,5", "44.5°", "44.5 deg". A comma before exactly three digits is refused where thousands are possible. */
+/**
+ * "44", "44,5", "44.5°", "44.5 deg". A comma before exactly three digits is refused where thousands are
+ * possible.
+ */
 export function readPlainNumber(text: string, suffixes: RegExp, thousandsPossible = false): Read<number> {
   const number = leadingNumber(text);
   if (!number) return notANumber(text);
@@ -63,7 +66,7 @@ export function readDistance(text: string, unit: DistanceTextUnit): Read<number>
   const said = number.rest === '' ? unit : distanceUnitOf(number.rest);
   return said
     ? good(storedMetres(number.value, said))
-    : bad(`"${number.rest}" is no unit of distance; use yd, m or ft`);
+    : bad(`"${number.rest}" is not a unit of distance; use yd, m or ft`);
 }
 
 /** A carry as people say it: a distance, or the two it lies between. */
@@ -130,15 +133,17 @@ export function readInches(text: string, unit: 'in' | 'cm' = 'in'): Read<number>
 
 const DAY_MONTH_YEAR = /^(\d{1,2})[./](\d{1,2})[./](\d{4})$/;
 
-/** A day from "2026-11-03" or "3.11.2026"; with slashes day and month are told apart only where one is over 12. */
+/**
+ * A day from "2026-11-03" or "3.11.2026"; with slashes day and month are told apart only where one is over 12.
+ */
 export function readDay(text: string): Read<string> {
   if (/^\d{4}-\d\d-\d\d$/.test(text)) return good(text);
   const match = DAY_MONTH_YEAR.exec(text);
-  if (!match) return bad(`"${text}" is not a day; write it as YYYY-MM-DD`);
+  if (!match) return bad(`"${text}" is not a date; write it as YYYY-MM-DD`);
   let [day, month] = [Number(match[1]), Number(match[2])];
   if (text.includes('/')) {
     if (day <= 12 && month <= 12 && day !== month)
-      return bad(`"${text}" could be two days; write it as YYYY-MM-DD`);
+      return bad(`"${text}" could be two dates; write it as YYYY-MM-DD`);
     if (month > 12) [day, month] = [month, day];
   }
   return good(`${match[3]}-${String(month).padStart(2, '0')}-${String(day).padStart(2, '0')}`);
@@ -152,7 +157,7 @@ export function readHandicap(text: string): Read<number | null> {
   const written = text.trim().replace(/^hcp\s*/i, '');
   if (written === '') return good(null);
   const number = readPlainNumber(written, /^hcp$/i);
-  if (!number.ok) return bad(`“${text.trim()}” is no handicap; write 12, or +4 for a plus handicap`);
+  if (!number.ok) return bad(`“${text.trim()}” is not a handicap; write 12, or +4 for a plus handicap`);
   const value = written.startsWith('+') ? -number.value : number.value;
   const [min, max] = HANDICAP_BOUNDS;
   return value < min || value > max

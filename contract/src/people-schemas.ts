@@ -33,7 +33,7 @@ export function plainEmail(text: string): string {
 export const passwordSchema = yup
   .string()
   .strict()
-  .min(MIN_PASSWORD, `\${path} must be at least ${MIN_PASSWORD} characters; a few words do well`)
+  .min(MIN_PASSWORD, `\${path} must be at least ${MIN_PASSWORD} characters; a few words work well`)
   .max(MAX_PASSWORD, `\${path} must be at most ${MAX_PASSWORD} characters`)
   .test(
     'different',
@@ -47,7 +47,7 @@ const codeSchema = yup.string().strict().max(40, '${path} is too long');
 const keySchema = yup
   .string()
   .strict()
-  .matches(/^[\w-]{20,100}$/, '${path} is no key of a link');
+  .matches(/^[\w-]{20,100}$/, '${path} is not the key of a link');
 const roleSchema = yup.string().strict().oneOf(ROLES, '${path} must be a role');
 const playersSchema = yup
   .array(required(idSchema))
@@ -74,7 +74,7 @@ export const useLinkSchema = shape({
 });
 
 export const passwordChangeSchema = shape({
-  current: required(anyPasswordSchema).label('Present password'),
+  current: required(anyPasswordSchema).label('Current password'),
   next: required(passwordSchema).label('New password'),
 });
 export const passwordOnlySchema = shape({ password: required(anyPasswordSchema).label('Password') });
@@ -221,11 +221,11 @@ export interface PeopleView {
   invitations: readonly InvitationView[];
 }
 
-/** An address that works once; nobody is shown it again. */
+/** An address that works once; it is not shown again. */
 export interface MadeLinkView {
   url: string;
   expiresAt: string;
-  /** Whether a letter with it was sent; null where this server sends none. */
+  /** Whether an e-mail with it was sent; null where this server sends none. */
   mailed: boolean | null;
 }
 

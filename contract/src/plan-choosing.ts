@@ -18,7 +18,9 @@ import * as yup from './yup.js';
 import { playedShotsSchema, type PlayedShot } from './played-shots.js';
 import { clubKindSchema, finite, idSchema, nameSchema, required, shape, textSchema } from './schemas.js';
 
-/** What a week's bag is chosen for: the shots it will ask, where they are typed, and what the player insists on. */
+/**
+ * What a week's bag is chosen for: the shots it will ask, where they are typed, and what the player insists on.
+ */
 export interface PlanChoosing
   extends
     Pick<BagPreferences, 'limit' | 'changeStrokes' | 'always' | 'never'>,
@@ -26,7 +28,7 @@ export interface PlanChoosing
   needs: readonly ShotDemand[];
 }
 
-/** The preferences of a plan; what it does not say is the player's own, and what nobody said is plain. */
+/** The preferences of a plan; what it does not say is the player's own, and the rest is the default. */
 export function preferencesOf(
   choosing: PlanChoosing | null,
   own: Partial<BagPreferences> | null = null,
@@ -78,7 +80,7 @@ const whole = (min: number, max: number) => finite(min, max).integer('${path} mu
 /** What a record keeps of each: never undefined, though it may be null. */
 type Kept<T> = T extends undefined ? never : T;
 
-/** A record by names nobody knows beforehand, so many at most. */
+/** A record with keys that are not known beforehand, so many at most. */
 function record<T, R extends boolean = false>(each: { __outputType: T }, max: number, isRequired?: R) {
   return yup.lazy((value: unknown) => {
     const schema = shape(
@@ -147,7 +149,7 @@ const preferences = {
   changeStrokes: finite(...PLAN_CHOOSING_BOUNDS.changeStrokes),
   always: clubIds,
   never: clubIds,
-  oneOf: yup.array(required(clubIds.min(2, '${path} must name two clubs at least'))).max(20),
+  oneOf: yup.array(required(clubIds.min(2, '${path} must name at least two clubs'))).max(20),
   kinds: yup.array(required(shape({ kind: required(clubKindSchema), most: required(whole(0, 14)) }))).max(8),
   mustCover: yup
     .array(required(shape({ distanceM: required(finite(1, 400)), withinM: required(finite(0.5, 50)) })))
@@ -160,7 +162,7 @@ const preferences = {
   putter: yup.string().strict().oneOf(PUTTER_STRATEGIES),
 };
 
-/** What a player wants of every choice, as far as it was said. */
+/** What a player wants of every choice, as far as it is recorded. */
 export const bagPreferencesSchema = shape(preferences);
 
 export const planChoosingSchema = shape({
@@ -225,7 +227,7 @@ export function emptyRound(roundId: string): PlanRound {
   return { roundId, changes: {}, notes: [], swaps: [], triggers: [], bagId: null, after: null };
 }
 
-/** What a plan says of a round of its event; an empty one where nobody said anything yet. */
+/** What a plan says of a round of its event; an empty one where nothing is recorded yet. */
 export function planRoundOf({ rounds }: { rounds: readonly PlanRound[] }, roundId: string): PlanRound {
   return rounds.find((round) => round.roundId === roundId) ?? emptyRound(roundId);
 }

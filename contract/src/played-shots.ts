@@ -20,7 +20,7 @@ export interface PlayedShot {
   hole: number | null;
 }
 
-/** Of one round; nobody hits more. */
+/** Of one round; no one hits more. */
 export const MAX_PLAYED_SHOTS = 150;
 
 export const playedShotsSchema = yup
@@ -80,7 +80,7 @@ export function playedFromWords(
 /**
  * The shots to a green that rounds on one course asked for, as needs beside what is derived of it: how often
  * a round from each distance and lie. Tee shots whose length is the player's choice are not among them.
- * @param rounds those of which shots were written down
+ * @param rounds those of which shots were recorded
  */
 export function demandsPlayed(
   rounds: readonly { shots: readonly PlayedShot[] }[],

@@ -329,7 +329,7 @@ export const playerFileHeadSchema = shape({
     yup
       .string()
       .strict()
-      .oneOf([PLAYER_FILE_FORMAT] as const, 'this is no player’s file'),
+      .oneOf([PLAYER_FILE_FORMAT] as const, 'this is not a player’s file'),
   ),
   version: required(
     yup

@@ -33,7 +33,7 @@ export interface Trial {
   /** YYYY-MM-DD. */
   by: string;
   outcome: TrialOutcome;
-  /** What became of it. */
+  /** The outcome. */
   notes: string;
 }
 

@@ -48,7 +48,7 @@ export const unreadHoles = ({ tees }: KnownHoles, problem: string): ReadHoles =>
   isParGuessed: false,
 });
 
-/** Whether nobody says the par of a hole: neither what is read, nor the course. */
+/** Whether the par of a hole is not given: neither what is read, nor the course. */
 export const isParUnsaid = (number: number, known: KnownHoles, said: Record<string, unknown>): boolean =>
   !known.holes[number - 1] && (said.par === undefined || said.par === null || said.par === '');
 

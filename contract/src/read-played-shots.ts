@@ -70,11 +70,13 @@ function shotInColumns(
   const cell = (field: keyof PlayedShot) => (cells[columns[field] ?? -1] ?? '').trim();
   const match = guessClub(cell('clubId'), clubs);
   if (!match)
-    return cell('clubId') === '' ? 'names no club' : `"${inputShown(cell('clubId'))}" is none of the clubs`;
+    return cell('clubId') === ''
+      ? 'names no club'
+      : `"${inputShown(cell('clubId'))}" is not one of the clubs`;
   const distance = cell('distanceM') === '' ? null : distanceIn(cell('distanceM'), unit);
   if (typeof distance === 'string') return distance;
   const lie = cell('lie') === '' ? null : lieInText(cell('lie').toLowerCase());
-  if (lie === undefined) return `"${inputShown(cell('lie'))}" is no lie`;
+  if (lie === undefined) return `"${inputShown(cell('lie'))}" is not a lie`;
   const hole = cell('hole') === '' ? null : holeIn(cell('hole'));
   if (typeof hole === 'string') return hole;
   return { clubId: match.clubId, distanceM: distance, lie, hole };
@@ -130,25 +132,27 @@ function shotInWords(
     const distance = distanceIn(rest.join(' '), unit);
     return typeof distance === 'string' ? distance : `"${inputShown(rest.join(' '))}" is not understood`;
   }
-  // "4 7 iron 165": a number that is no club stands for the hole; the 9 of a 9 iron nobody carries does not.
+  // "4 7 iron 165": a number that is no club stands for the hole; the 9 of a 9 iron that is not owned does not.
   const isOfName = NAME_WORD.test(words[1] ?? '') || /^[iwh]$/.test(words[1] ?? '');
   const played = holeIn(words[0] ?? '');
   if (number === null && words.length > 1 && !isOfName && typeof played === 'number') {
     const rest = shotInWords([words.slice(1).join(' ')], clubs, unit);
     if (typeof rest !== 'string') return { ...rest, lie, hole: played };
   }
-  return 'names none of the clubs';
+  return 'names a club that is not there';
 }
 
 function distanceIn(text: string, unit: DistanceUnit): number | string {
   const read = readDistance(text, unit);
   if (!read.ok) return read.reason;
   const [min, max] = DEMAND_BOUNDS.distanceM;
-  return read.value < min || read.value > max ? `${inputShown(text)} is no distance of a shot` : read.value;
+  return read.value < min || read.value > max
+    ? `${inputShown(text)} is not the distance of a shot`
+    : read.value;
 }
 
 function holeIn(text: string): number | string {
   const hole = Number(text.replace(/^(h|hole|#)\s?/i, ''));
   const [min, max] = DEMAND_BOUNDS.hole;
-  return Number.isInteger(hole) && hole >= min && hole <= max ? hole : `"${inputShown(text)}" is no hole`;
+  return Number.isInteger(hole) && hole >= min && hole <= max ? hole : `"${inputShown(text)}" is not a hole`;
 }

@@ -198,11 +198,11 @@ export class PlayerFileReader {
     } catch {
       throw this.#problem(
         '',
-        this.#line === 1 ? 'this is no player’s file' : 'is not JSON; the file is damaged',
+        this.#line === 1 ? 'this is not a player’s file' : 'is not JSON; the file is damaged',
       );
     }
     if (typeof value !== 'object' || value === null || Array.isArray(value))
-      throw this.#problem('', this.#line === 1 ? 'this is no player’s file' : 'is not a JSON object');
+      throw this.#problem('', this.#line === 1 ? 'this is not a player’s file' : 'is not a JSON object');
     try {
       checkJsonLimits(value);
     } catch (error) {

@@ -10,7 +10,7 @@ const RENAMED: ReadonlyMap<string, string> = new Map([
   ['eitherOrLandDeg', 'eitherOrDescentDeg'],
 ]);
 
-/** Deeper is no document of ours; it is left as it is, for the schema to refuse. */
+/** No document of ours is deeper; it is left as it is, for the schema to refuse. */
 const MAX_DEPTH = 40;
 
 /**

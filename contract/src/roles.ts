@@ -6,7 +6,7 @@ export const ROLES = ['owner', 'rep', 'assistant', 'player', 'caddie'] as const;
 export type Role = (typeof ROLES)[number];
 
 export const ROLE_WORDS: Readonly<Record<Role, { name: string; may: string }>> = {
-  owner: { name: 'Owner', may: 'everything, and says who gets in' },
+  owner: { name: 'Owner', may: 'everything, including who has access' },
   rep: { name: 'Rep', may: 'everything about players, courses and events; shares papers' },
   assistant: { name: 'Assistant', may: 'reads all; bench jobs, checks, club data and range sessions' },
   player: { name: 'Player', may: 'their own locker, bags, plans and sessions' },
@@ -16,7 +16,7 @@ export const ROLE_WORDS: Readonly<Record<Role, { name: string; may: string }>> =
 /** Roles that may be kept to some players; a player always is. */
 export const isKeptToPlayers = (role: Role): boolean => role === 'player' || role === 'caddie';
 
-/** What a route asks of whoever calls it. */
+/** What a route requires of its caller. */
 export const RIGHTS = ['read', 'write', 'import', 'undo', 'share', 'bench', 'people'] as const;
 export type Right = (typeof RIGHTS)[number];
 

@@ -9,7 +9,7 @@ export interface RoundPlayedDetails {
   name: string;
   /** Null where it is on none of the courses written down. */
   courseId: string | null;
-  /** What was carried; null where nobody said. */
+  /** What was carried; null where not given. */
   bagId: string | null;
   after: RoundAfter;
 }

@@ -28,13 +28,13 @@ export function isCandidate({ spec, removed }: Pick<ClubView, 'spec' | 'removed'
   return !removed && spec.state?.value !== 'retired' && spec.state?.value !== 'on loan';
 }
 
-/** The day of an event's round on its course. @throws InvalidInputError where nobody has written down the holes */
+/** The day of an event's round on its course. @throws InvalidInputError where the holes are not recorded */
 export function dayOf(
   { tee, air, ground }: Pick<EventRound, 'tee' | 'air' | 'ground'>,
   course: Pick<CourseView, 'name' | 'tees' | 'holes' | 'altitudeM'>,
 ): RoundDay {
   if (course.holes.length === 0)
-    throw new InvalidInputError('holes', `of ${course.name} are not written down yet`);
+    throw new InvalidInputError('holes', `of ${course.name} are not recorded yet`);
   return {
     course: { tees: course.tees, holes: course.holes, altitudeM: course.altitudeM },
     tee,
@@ -66,8 +66,8 @@ export function roundRequestOf({
   const { changes, notes } = planRoundOf(plan, round.id);
   const preferences = preferencesOf(plan.choosing, player.preferences);
   const from = baselineOf(player);
-  // As the bag's own page has them: bent clubs moved, and what nobody hit told by all the player's clubs, a
-  // retired one too.
+  // As the bag's own page has them: bent clubs moved, and what was never hit predicted by all the player's
+  // clubs, a retired one too.
   const placed = placedClubs(clubs.map(ladderClub), from.conditions);
   const candidates: LadderClub[] = placed.filter((_club, i) => isCandidate(clubs[i]!));
   return {

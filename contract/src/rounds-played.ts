@@ -12,14 +12,14 @@ interface RoundPlayed {
   name: string;
   courseId: string | null;
   courseName: string | null;
-  /** How often each club was hit; clubs nobody counted are not there. */
+  /** How often each club was hit; clubs that were not counted are left out. */
   hits: Readonly<Record<string, number>>;
   says: string;
   keep: string;
   shots: readonly PlayedShot[];
 }
 
-/** A player's rounds of which anything was written down, the newest first. */
+/** A player's rounds of which anything was recorded, the newest first. */
 export function roundsPlayed(
   sheet: { plans: readonly Pick<PlanView, 'id' | 'eventId' | 'rounds'>[] } & Pick<SheetView, 'roundsPlayed'>,
   events: readonly Pick<EventView, 'id' | 'name' | 'rounds'>[],
@@ -67,7 +67,7 @@ interface HitsARound {
   rounds: number;
 }
 
-/** Means to a tenth, most first. A round in which nobody counted a club says nothing of it. */
+/** Means to a tenth, most first. A round in which a club was not counted says nothing about it. */
 export function hitsARound(rounds: readonly Pick<RoundPlayed, 'hits'>[]): HitsARound[] {
   const counted = new Map<string, number[]>();
   for (const { hits } of rounds)

@@ -57,7 +57,7 @@ export const nameSchema = textSchema(80).trim().min(1, '${path} must not be empt
 export const dateSchema = yup
   .string()
   .strict()
-  .test('date', '${path} must be a day, YYYY-MM-DD', (text) => text == null || isDay(text));
+  .test('date', '${path} must be a date, YYYY-MM-DD', (text) => text == null || isDay(text));
 
 /** A real day of the calendar between 1900 and 2200, as YYYY-MM-DD. */
 export function isDay(text: string): boolean {
@@ -81,7 +81,7 @@ export function finite(min: number, max: number, unit = '') {
 /** 450 yd is longer than any golf shot carries on flat ground. From memory. */
 const CARRY_MAX_M = 411;
 const TOTAL_MAX_M = 500;
-/** No club carries farther off a tee by more than this, or less. Ours. */
+/** No club carries farther off a tee by more than this, or less. Our choice. */
 const TEE_GAIN_MAX_M = 40;
 const TEE_GAIN_WORDS =
   '${path} says how much farther it carries off a tee than off the turf, such as 8 or -3; not the carry itself';
@@ -264,7 +264,7 @@ export const zoneSchema = yup
   .string()
   .strict()
   .max(60)
-  .test('zone', '${path} is not a time zone anybody knows, like Europe/Oslo', (zone) => {
+  .test('zone', '${path} is not a known time zone, such as Europe/Oslo', (zone) => {
     if (zone == null) return true;
     try {
       new Intl.DateTimeFormat('en', { timeZone: zone });

@@ -37,7 +37,10 @@ function cardIn(all: readonly (readonly string[])[]): Scorecard | undefined {
   return joined((isRowOfHoles(upright[0]!) ? stacked(upright).map(turned) : [upright]).flatMap(sideBySide));
 }
 
-/** The lines of a card with blanks between its cells; a line without totals has none under "Out" and "In" either. */
+/**
+ * The lines of a card with blanks between its cells; a line without totals has none under "Out" and "In"
+ * either.
+ */
 function spacedLines(text: string): string[][] {
   let totals: readonly number[] = [];
   let holes = 0;

@@ -54,10 +54,10 @@ type SeasonSheet = Pick<SheetView, 'player' | 'plans' | 'tickets' | 'clubs' | 'b
 
 /** Jobs that change how a club plays. */
 const NEW_TO_PLAY = new Set(['bend', 'sleeve', 'weight', 'length', 'shaft', 'grooves', 'build']);
-/** A handicap of nobody who plays every week for a living is above this. Ours, as on the page of wear. */
+/** A higher handicap is not a professional's. Our choice, as on the page of wear. */
 const TOUR_HANDICAP = 0;
 
-/** Everything in a player's season from one day to another, and what gets in each other's way. */
+/** Everything in a player's season from one day to another, and what conflicts. */
 export function seasonOf(
   sheet: SeasonSheet,
   events: readonly EventView[],
@@ -206,12 +206,12 @@ function asSeasonEvent({ uid, name, from, to }: EventEntry): SeasonEvent {
   return { id: uid, name, from, to };
 }
 
-/** Nobody knows everybody's. */
+/** Not known for all players. */
 interface WithHandicap {
   handicap?: number | null | undefined;
 }
 
-/** Whether somebody plays for a living: what is due is due sooner. */
+/** Whether the player is a professional: checks are due sooner. */
 const isOnTour = ({ handicap }: WithHandicap) => handicap != null && handicap <= TOUR_HANDICAP;
 
 /** Days after which lofts and lies are to be checked again. */

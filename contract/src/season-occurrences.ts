@@ -54,7 +54,9 @@ export function freezesOf(season: PlayerSeason | null, from: string, to: string)
   return occurrences(season?.items.filter(({ kind }) => kind === 'freeze') ?? [], from, to);
 }
 
-/** The days from one to another on which something begins that began first on a day and comes up again since. */
+/**
+ * The days from one to another on which something begins that began first on a day and comes up again since.
+ */
 function beginnings(first: string, repeats: keyof typeof STEPS, from: string, to: string): string[] {
   const { add, count } = STEPS[repeats];
   const start = parseISO(first, UTC);

@@ -37,7 +37,7 @@ export interface LockerDocument {
     note: string;
     gamer: boolean;
     ready: boolean;
-    /** Even carries where nothing is said. */
+    /** Even carries where it is not given. */
     strategy?: GappingStrategyId;
     clubIds: string[];
   }[];

@@ -8,7 +8,10 @@ export type StrikeField = StrikePart | 'smash' | 'club' | 'shot' | 'at' | 'time'
 /** Units a column may be in; what is kept is metres, m/s, degrees and rpm. */
 export type StrikeUnit = 'yd' | 'm' | 'ft' | 'mph' | 'm/s' | 'km/h' | 'deg' | 'rpm';
 
-/** The factor from a unit to what is kept. Mile and yard are exact (international yard and pound agreement of 1959). */
+/**
+ * The factor from a unit to what is kept. Mile and yard are exact (international yard and pound agreement of
+ * 1959).
+ */
 export const STRIKE_UNIT_FACTORS: Record<StrikeUnit, number> = {
   yd: 0.9144,
   m: 1,
@@ -136,7 +139,9 @@ function strikeUnitOf(word: string): StrikeUnit | undefined {
   return UNIT_WORDS.find(([pattern]) => pattern.test(plain))?.[1];
 }
 
-/** A column's head without its unit, and that unit: "Carry Distance [yd]", "Ball Speed (mph)", "spin_rate, rpm". */
+/**
+ * A column's head without its unit, and that unit: "Carry Distance [yd]", "Ball Speed (mph)", "spin_rate, rpm".
+ */
 export function splitHead(head: string): { words: string; unit: StrikeUnit | undefined } {
   const { words, bracketed } = splitBracket(head);
   const unit = strikeUnitOf(bracketed);
@@ -176,7 +181,7 @@ export interface FileMapping {
   unitRows: number;
   /** Left is positive in this file. */
   leftIsPositive: boolean;
-  /** Lines over some rows name the club of these rows; not so where nothing is said. */
+  /** Lines over some rows name the club of these rows; not so where it is not given. */
   clubLines?: boolean;
 }
 

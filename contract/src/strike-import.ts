@@ -36,7 +36,7 @@ export interface StrikeFileSpec {
   heads: readonly string[];
   /** Lines before the one with the heads, or before the first row where there are no heads. */
   skipLines: number;
-  /** Whether a line of heads stands over the rows; it does where nothing is said. */
+  /** Whether a line of heads stands over the rows; it does where it is not given. */
   hasHeads?: boolean;
   mapping: FileMapping;
   /**

@@ -44,7 +44,9 @@ type ReadRow = { ok: true; row: StrikeRow } | { ok: false; refusal: RowRefusal }
 const NOTHING = /^(|-+|–|—|n\/?a|nan|null|none|\?+)$/i;
 /** Bytes that were no text in the file's encoding, and signs no number, name or date holds. */
 const GARBAGE = /[\uFFFD\u0000-\u0008\u000b\u000c\u000e-\u001f]/;
-/** What devices call the lines in which they sum shots up; the least and the most only where a row is numbered. */
+/**
+ * What devices call the lines in which they sum shots up; the least and the most only where a row is numbered.
+ */
 const SUMMARY =
   /^(avg|average|averages|mean|median|mittel|mittelwert|durchschnitt|schnitt|std|stdev|std ?dev|standard deviation|standardabweichung|deviation|streuung|consistency|konsistenz)\.?$/i;
 const FIRST_SUMMARY = /^(min|max|minimum|maximum|total|totals|sum|summe|gesamt)\.?$/i;
@@ -58,7 +60,7 @@ export function isSummaryRow(cells: readonly string[]): boolean {
   });
 }
 
-/** Longer is no cell of a device. */
+/** No cell of a device is longer. */
 const MAX_CELL_CHARACTERS = 200;
 
 /** Anything a number with a decimal point and no more does not hold. */
@@ -76,8 +78,8 @@ interface Reader {
 }
 
 /**
- * Makes the function that reads a file's rows; made once, called for each in their order, and for the lines above
- * them where lines name the club.
+ * Makes the function that reads a file's rows; made once, called for each in their order, and for the lines
+ * above them where lines name the club.
  * @param heads of the columns, for naming what is refused
  */
 export function strikeRowReader(
@@ -161,7 +163,7 @@ function take(row: StrikeRow, reader: Reader, text: string, mapping: FileMapping
       return undefined;
     }
   }
-  if (GARBAGE.test(text)) return 'holds bytes that are no text; another encoding?';
+  if (GARBAGE.test(text)) return 'holds bytes that are not text; is it in another encoding?';
   if (text.length > MAX_CELL_CHARACTERS) return `is longer than ${MAX_CELL_CHARACTERS} characters`;
   switch (reader.field) {
     case 'club':
@@ -225,7 +227,7 @@ function takeMoment(row: StrikeRow, text: string, { dates }: FileMapping): strin
   const first = YEAR_FIRST.exec(text);
   const last = first ? null : YEAR_LAST.exec(text);
   const clock = CLOCK.exec(text);
-  if (!first && !last && !clock) return 'is no date or time of day';
+  if (!first && !last && !clock) return 'is not a date or time of day';
   if (first || last) {
     const [year, month, day] = first
       ? [first[1]!, first[2]!, first[3]!]
@@ -235,12 +237,12 @@ function takeMoment(row: StrikeRow, text: string, { dates }: FileMapping): strin
         ] as [string, string, string]);
     const written = `${year}-${month.padStart(2, '0')}-${day.padStart(2, '0')}`;
     if (!isDayOfCalendar(Number(year), Number(month), Number(day)))
-      return 'is no day of the calendar; day or month first?';
+      return 'is not a date; does the day or the month come first?';
     row.day = written;
   }
   if (clock) {
     const hour = (Number(clock[1]) % (clock[4] ? 12 : 24)) + (clock[4]?.toUpperCase() === 'PM' ? 12 : 0);
-    if (Number(clock[2]) > 59 || Number(clock[3] ?? 0) > 59) return 'is no time of day';
+    if (Number(clock[2]) > 59 || Number(clock[3] ?? 0) > 59) return 'is not a time of day';
     row.time = `${String(hour).padStart(2, '0')}:${clock[2]!}:${clock[3] ?? '00'}`;
   }
   return undefined;

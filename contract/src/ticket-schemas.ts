@@ -12,7 +12,7 @@ import {
 import * as yup from './yup.js';
 import { dateSchema, idSchema, nameSchema, quantitySchema, required, shape, textSchema } from './schemas.js';
 
-/** A job for the bench, as it is written down. */
+/** A job for the bench, as it is recorded. */
 export interface TicketDetails {
   name: string;
   job: BenchJob;

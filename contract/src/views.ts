@@ -51,14 +51,14 @@ export interface PlayerView {
   distanceUnit: DistanceUnit;
   notes: string;
   /**
-   * Stated by the player or rep; a plus handicap is negative. Null where nobody said: it is then read off
+   * Stated by the player or rep; a plus handicap is negative. Null where not given: it is then estimated from
    * the clubs.
    */
   handicap: number | null;
   gapSettings: Partial<GapSettings>;
   /** The air this player's carries are known in; null is the usual one (calm, 21 C, sea level). */
   baseline: Conditions | null;
-  /** What the player wants of every choice, as far as it was said; a plan may say otherwise. */
+  /** What the player wants of every choice, as far as it is recorded; a plan may say otherwise. */
   preferences: Partial<BagPreferences> | null;
   /** Balls the player took up, each until the next. */
   balls: readonly BallInPlay[];
@@ -93,7 +93,7 @@ export interface BagView {
   removed: boolean;
 }
 
-/** What is written down of a plan; days are YYYY-MM-DD. */
+/** What is recorded of a plan; days are YYYY-MM-DD. */
 export interface PlanDetails {
   name: string;
   course: string;
@@ -111,7 +111,7 @@ export interface PlanView extends PlanDetails {
   /** The gamer's clubs on the day the plan was made. */
   baseClubIds: readonly string[];
   swaps: readonly Swap[];
-  /** What its bag is chosen for; null until somebody says. */
+  /** What its bag is chosen for; null until it is set. */
   choosing: PlanChoosing | null;
   /** The event it is for, where it is for one; then it has rounds of its own. */
   eventId: string | null;
@@ -260,7 +260,7 @@ export interface RosterBench {
   /** The day of the oldest loft reading of the gamer; null where a club of it was never on a gauge. */
   checkedOn: string | null;
   /**
-   * Clubs of the gamer whose carry was taken before they were changed, and those whose carry nobody knows.
+   * Clubs of the gamer whose carry was taken before they were changed, and those whose carry is not known.
    */
   stale: number;
   unknown: number;
@@ -308,8 +308,8 @@ export interface GaugedLoft {
 }
 
 /**
- * A time a club was in the gamer bag; `to` is null while it still is, `from` where nobody wrote down since
- * when. Moments.
+ * A time a club was in the gamer bag; `to` is null while it still is, `from` where the start is not recorded.
+ * Moments.
  */
 export interface ClubStint {
   clubId: string;

@@ -76,7 +76,7 @@ describe('pages of a card', () => {
     expect(stock('9').source).toBe('modelled');
   });
 
-  it('without a gamer there is none, and a course that is gone is at sea level', () => {
+  it('without a gamer there is none, and a deleted course is at sea level', () => {
     expect(roundCards({ ...parts, bags: [] }, plan(), { rounds: [round('a', 'Round 1')] }, courses)).toEqual(
       [],
     );

@@ -54,11 +54,11 @@ describe('numbers as people type them', () => {
     ['loftStampedDeg', '444', 'Stamped loft must be between -2 and 80 deg'],
     ['lengthIn', '-3', 'Length must be between 10 and 60 in'],
     ['shot.full.carryM', '900', 'full carry must be between 1 and 411 m'],
-    ['shot.full.carryM', '150 chains', '"chains" is no unit of distance; use yd, m or ft'],
+    ['shot.full.carryM', '150 chains', '"chains" is not a unit of distance; use yd, m or ft'],
     ['price', '1,500', '"1,500" could be thousands or decimals; write it without the separator'],
     ['swingWeight', '33', '"33" is not a swing weight; write it like D3'],
-    ['grooveDate', '5/10/2026', '"5/10/2026" could be two days; write it as YYYY-MM-DD'],
-    ['grooveDate', '2026-02-30', 'Grooves since must be a day, YYYY-MM-DD'],
+    ['grooveDate', '5/10/2026', '"5/10/2026" could be two dates; write it as YYYY-MM-DD'],
+    ['grooveDate', '2026-02-30', 'Grooves since must be a date, YYYY-MM-DD'],
     [
       'kind',
       'spoon',
@@ -160,7 +160,7 @@ describe('heads', () => {
     expect(found?.units).toEqual(units);
   });
 
-  it('is unknown when it is none of ours, and a row of values is no row of heads', () => {
+  it('is unknown when it is another course, and a row of values is no row of heads', () => {
     expect(recogniseHead('Smash factor')).toBeUndefined();
     expect(readHeads(['Driver', '9', '251'])).toBeUndefined();
     expect(readHeads(['Club', 'Smash'])).toHaveLength(2);

@@ -65,16 +65,16 @@ describe('holes as GeoJSON', () => {
       { tees: ['Back'], holes: [{ ...usualHole(4, [300]), corridorM: 21 }] },
     );
     expect(problems).toEqual([]);
-    expect(passed).toEqual(['feature 10 is no line']);
+    expect(passed).toEqual(['feature 10 is not a line']);
     expect(holes[0]).toMatchObject({ par: 4, lengthsM: [380], bearingDeg: 90, corridorM: 21 });
     expect(holes[1]).toMatchObject({ par: 4, corridorM: 27 });
   });
 
   it.each<[string, string, RegExp]>([
     ['what is no JSON', '{oops', /is not JSON/],
-    ['what is no collection', '{"type":"Feature"}', /no GeoJSON FeatureCollection/],
-    ['a list', '[]', /no GeoJSON/],
-    ['nothing', 'null', /no GeoJSON/],
+    ['what is no collection', '{"type":"Feature"}', /not a GeoJSON FeatureCollection/],
+    ['a list', '[]', /not a GeoJSON/],
+    ['nothing', 'null', /not a GeoJSON/],
     [
       'seven holes',
       collection(Array.from({ length: 7 }, (_one, i) => east(i + 1))),
@@ -326,8 +326,8 @@ describe('holes as a yardage list', () => {
     ['par nine', list('hole;par;Back', nine.with(2, '3;9;380')), /hole 3: par must be between 3 and 6/],
     ['hole 3 twice', list('hole;par;Back', [...nine, row(3)]), /hole 3 is there twice/],
     ['nothing', ' ', /list is empty/],
-    ['heads alone', 'hole;par;Back', /no rows under its heads/],
-    ['what is no table', '"oops', /no table: row 1/],
+    ['heads alone', 'hole;par;Back', /no rows under its headers/],
+    ['what is no table', '"oops', /not a table: row 1/],
   ])('%s is said by name', (_what, text, message) => {
     expect(readHolesTable(text, none, 'm').problems.join('; ')).toMatch(message);
   });

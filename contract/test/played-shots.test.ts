@@ -39,7 +39,7 @@ const shot = (
   ...more,
 });
 
-describe('what was hit from where, as it is written down', () => {
+describe('what was hit from where, as it is recorded', () => {
   it.each<[string, PlayedShot]>([
     ['4, 7 iron, 165, rough', shot('7 iron', 165, { hole: 4, lie: 'light rough' })],
     ['7i 165 rough', shot('7 iron', 165, { lie: 'light rough' })],
@@ -76,15 +76,15 @@ describe('what was hit from where, as it is written down', () => {
   });
 
   it.each([
-    ['9 iron 130', 'names none of the clubs'],
+    ['9 iron 130', 'names a club that is not there'],
     ['7 iron far', 'not'],
-    ['7 iron 165 furlongs', 'no unit of distance'],
-    ['7 iron 9000', 'is no distance of a shot'],
-    ['hole 44 7 iron', 'is no hole'],
-    ['club,lie\n7 iron,cart path', 'is no lie'],
-    ['club,hole\n7 iron,0', 'is no hole'],
+    ['7 iron 165 furlongs', 'is not a unit of distance'],
+    ['7 iron 9000', 'is not the distance of a shot'],
+    ['hole 44 7 iron', 'is not a hole'],
+    ['club,lie\n7 iron,cart path', 'is not a lie'],
+    ['club,hole\n7 iron,0', 'is not a hole'],
     ['club,hole\n,4', 'names no club'],
-    ['club\nputter', 'is none of the clubs'],
+    ['club\nputter', 'is not one of the clubs'],
   ])('%j is refused: %s', (text, reason) => {
     const { shots, refused } = read(text);
     expect(shots).toEqual([]);
@@ -102,7 +102,7 @@ describe('what was hit from where, as it is written down', () => {
     for (const text of ['9 iron 120', '9i 120', '9 i 120', '5 wood 200', '5w', '52 100', '4 9 iron 120'])
       expect(readPlayedShots(text, few, 'm'), text).toMatchObject({
         shots: [],
-        refused: [{ reason: 'names none of the clubs' }],
+        refused: [{ reason: 'names a club that is not there' }],
       });
   });
 

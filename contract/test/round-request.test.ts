@@ -172,7 +172,7 @@ describe('a round as the core is asked for its bag', () => {
         course: { ...course, holes: [] },
         limits: { clubs: 14, lengthIn: 46 },
       }),
-    ).toThrow('holes of Hochfirn are not written down yet');
+    ).toThrow('holes of Hochfirn are not recorded yet');
   });
 });
 
@@ -208,7 +208,7 @@ describe('what a player wants, at the border', () => {
     [
       'a group of one',
       { oneOf: [['7a5c4e00-0002-4000-8000-000000000001']] },
-      /oneOf\[0\] must name two clubs at least/,
+      /oneOf\[0\] must name at least two clubs/,
     ],
     [
       'a distance nobody hits',
@@ -223,7 +223,7 @@ describe('what a player wants, at the border', () => {
     else expect(check).not.toThrow();
   });
 
-  it('what a plan does not say is the player’s own, and what nobody said is plain', () => {
+  it('what a plan does not say is the player’s own, and the rest is the default', () => {
     const own = { limit: 11, never: ['3'], bounce: 'low' as const };
     expect(preferencesOf(null, own)).toEqual({ ...DEFAULT_PREFERENCES, ...own });
     expect(preferencesOf(null, null)).toEqual(DEFAULT_PREFERENCES);

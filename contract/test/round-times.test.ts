@@ -3,7 +3,8 @@ import { clockIn, dayIn, eventDetails, readClock, teeMoment, teeTimeSchema } fro
 
 describe('when a round begins', () => {
   it('is on the clocks of where it is played, over a change of clocks', () => {
-    // Clocks in Oslo go forward on 29 March 2026 and back on 25 October (EU directive 2000/84/EC: last Sundays).
+    // Clocks in Oslo go forward on 29 March 2026 and back on 25 October (EU directive 2000/84/EC: last
+    // Sundays).
     expect(teeMoment('2026-03-28', '08:40', 'Europe/Oslo').toISOString()).toContain('08:40:00.000+01:00');
     expect(teeMoment('2026-03-28', '08:40', 'Europe/Oslo').getTime()).toBe(Date.UTC(2026, 2, 28, 7, 40));
     expect(teeMoment('2026-03-29', '08:40', 'Europe/Oslo').getTime()).toBe(Date.UTC(2026, 2, 29, 6, 40));
@@ -40,7 +41,7 @@ describe('when a round begins', () => {
     expect(eventDetails.zone.isValidSync('Europe/Oslo')).toBe(true);
     expect(eventDetails.zone.isValidSync(null)).toBe(true);
     expect(() => eventDetails.zone.label('zone').validateSync('Mars/Base')).toThrow(
-      'zone is not a time zone',
+      'zone is not a known time zone',
     );
   });
 });

@@ -24,7 +24,7 @@ describe('validation', () => {
     expect(Object.keys(MISSES).sort()).toEqual(missed.sort());
   });
 
-  it('is what docs/validation.md says; ./tasche validate writes it anew', () => {
+  it('is what docs/validation.md says; ./tasche validate writes it again', () => {
     expect(page).toBe(validationPage(sections));
   });
 });

@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test';
 import { addPlayer, cell, choose, demo, names, newPlayer, paste, saved, verdict } from './workbench';
 
-test('a bag is written down with the keyboard alone, its hole is named, and the units flip without changing it', async ({
+test('a bag is recorded with the keyboard alone, its hole is named, and the units flip without changing it', async ({
   page,
 }) => {
   await newPlayer(page, 'Ana Quick');
@@ -235,7 +235,7 @@ test('an empty bag says how to begin: the cursor waits, and a usual bag with one
 }) => {
   await addPlayer(page, 'Nele Neu', 'metres');
   await expect(page.locator('td[data-column="new"]')).toBeFocused();
-  const ways = page.getByRole('region', { name: 'Begin this bag' });
+  const ways = page.getByRole('region', { name: 'Start this bag' });
   await choose(ways.getByLabel('Hybrids'), '2');
   await choose(ways.getByLabel('Fairway woods'), '1');
   await ways.getByLabel('Carry of the 7 iron').fill('900');

@@ -44,12 +44,12 @@ test('a plan becomes steel: bent, measured, rebuilt, brought to one swing weight
   await expect(ticket).toContainText('Eye protection');
   const wanted = Number(/to (4\d\.\d)°/.exec((await ticket.textContent())!)![1]);
 
-  // What was measured misses by a degree: it is written down, and the ticket is open again.
+  // What was measured misses by a degree: it is recorded, and the ticket is open again.
   await ticket.getByRole('button', { name: 'Enter what it became…' }).click();
   await ticket.getByLabel('loft became').fill(String(wanted + 1));
   await ticket.getByLabel('loft became').blur();
   await expect(ticket).toContainText(`where ${wanted.toFixed(1)}° was wanted`);
-  await ticket.getByRole('button', { name: 'Write down, and open again' }).click();
+  await ticket.getByRole('button', { name: 'Save, and open again' }).click();
   await expect(ticket).toContainText('Last time: loft became');
   // Bent again, it is within what a bench can hold.
   await ticket.getByRole('button', { name: 'Enter what it became…' }).click();
@@ -73,8 +73,8 @@ test('a plan becomes steel: bent, measured, rebuilt, brought to one swing weight
   await expect(page.getByRole('img', { name: 'Code that opens the 56' })).toBeVisible();
   await page.getByRole('button', { name: 'Copy this build' }).click();
   await expect(page.getByRole('status')).toContainText('No difference is left between the two builds.');
-  await page.getByRole('button', { name: 'Put it in the old one’s place, retire the old one' }).click();
-  await expect(page.getByRole('status')).toContainText('the old one is retired');
+  await page.getByRole('button', { name: 'Replace the old one with it, and retire the old one' }).click();
+  await expect(page.getByRole('status')).toContainText('replaced the old one');
 
   // The irons are brought to D4.
   await up(page, 'Bench');
@@ -193,7 +193,7 @@ test('what was half written in a form is there after a reload, and gone once it 
   await expect(name).toHaveValue('Autumn medal');
   await expect(page.getByRole('textbox', { name: 'Day of round 2' })).toBeVisible();
   await expect(page.getByText('As you left it, not saved yet.')).toBeVisible();
-  await page.getByRole('button', { name: 'Begin anew' }).click();
+  await page.getByRole('button', { name: 'Start over' }).click();
   await expect(page.getByRole('button', { name: 'Another event' })).toBeVisible();
   await page.locator('form').getByRole('button', { name: 'Cancel' }).click();
   await page.reload();
@@ -201,9 +201,9 @@ test('what was half written in a form is there after a reload, and gone once it 
   await expect(name).toBeHidden();
   await page.goto(`${demo.davor}/bench`);
   await expect(what).toHaveValue('Bring the wedges up');
-  await page.getByRole('button', { name: 'Begin anew' }).click();
+  await page.getByRole('button', { name: 'Start over' }).click();
   await expect(what).not.toHaveValue('Bring the wedges up');
-  // Sentences in a field nobody has left yet are written down as far as they go.
+  // Sentences in a field nobody has left yet are recorded as far as they go.
   await page.goto(`${demo.davor}/settings`);
   const notes = page.getByRole('textbox', { name: 'Notes' });
   await notes.fill('Sleeps badly before finals.');

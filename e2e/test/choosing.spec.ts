@@ -10,7 +10,7 @@ test('a bag is chosen for the shots of a week: needs typed, locks pressed, reaso
   await page.getByLabel('Course').fill('Erg Chebka');
   await page.getByRole('button', { name: 'Plan it from the gamer bag' }).click();
   const panel = page.locator('.choose');
-  await expect(panel).toContainText('Write down the shots of the week');
+  await expect(panel).toContainText('Enter the shots of the week');
   const line = panel.getByLabel('Needs', { exact: true });
   await line.fill('150 hold, 160 banana');
   await line.press('Enter');
@@ -69,7 +69,7 @@ test('a bag is chosen for the shots of a week: needs typed, locks pressed, reaso
   await saved(page);
 });
 
-test('the demo’s windy week is chosen for in its air, and judged anew when the wind drops', async ({
+test('the demo’s windy week is chosen for in its air, and judged again when the wind drops', async ({
   page,
 }) => {
   await page.goto(`${demo.davor}/plan?temp=8&alt=6&hum=78&wind=8&ground=firm&grass=fescue`);

@@ -36,12 +36,12 @@ const LIST = [
   'Total;5900;66;5300;',
 ].join('\r\n');
 
-test('a course is written down from a messy list and from a map, mended by hand, given a season, saved and deleted; nothing wrong is taken', async ({
+test('a course is recorded from a messy list and from a map, fixed by hand, given a season, saved and deleted; nothing wrong is taken', async ({
   page,
 }) => {
   await page.goto('/courses');
   await page.getByRole('button', { name: 'Add a course' }).click();
-  await expect(page.getByText('No holes are written down yet.')).toBeVisible();
+  await expect(page.getByText('No holes yet.')).toBeVisible();
   // The name waits to be typed over.
   await expect(page.getByLabel('Name', { exact: true })).toBeFocused();
   await page.keyboard.type('Küste & <b>Heide</b>');
@@ -51,7 +51,7 @@ test('a course is written down from a messy list and from a map, mended by hand,
   const holds = page.getByRole('region', { name: 'What the file holds' });
   await file(page, 'seven.geojson', map(7));
   await expect(holds.getByRole('alert')).toContainText('holes must be 9 or 18, not 7');
-  await expect(holds.getByRole('button', { name: /^Take it/ })).toBeDisabled();
+  await expect(holds.getByRole('button', { name: /^Import it/ })).toBeDisabled();
   await file(page, 'empty.geojson', map(9, 0.5));
   await expect(holds.getByRole('alert')).toContainText(
     /hole 1: length from \S+ must be between 40 and 700 m, not/,
@@ -60,8 +60,8 @@ test('a course is written down from a messy list and from a map, mended by hand,
   await expect(holds.getByRole('alert')).toContainText('No column is headed "hole"');
   await file(page, 'list.csv', LIST);
   await expect(holds).toContainText('18 holes');
-  await expect(holds).toContainText('Passed over: ');
-  await holds.getByRole('button', { name: /^Take it/ }).click();
+  await expect(holds).toContainText('Ignored: ');
+  await holds.getByRole('button', { name: /^Import it/ }).click();
   const cell = (column: string, hole: number) =>
     page.getByLabel(`${column} of hole ${hole}`, { exact: true });
   await expect(cell('White', 2)).toHaveValue('158');
@@ -106,11 +106,11 @@ test('a course is written down from a messy list and from a map, mended by hand,
   await file(page, 'again.geojson', written);
   await expect(holds).toContainText('18 holes');
   await expect(holds.getByRole('alert')).toHaveCount(0);
-  await holds.getByRole('button', { name: /^Take it/ }).click();
+  await holds.getByRole('button', { name: /^Import it/ }).click();
   await expect(cell('Hazards', 1)).toHaveValue('bunker left 225-260; water across 300-320');
   await expect(cell('Red', 1)).toHaveValue('329');
   await file(page, 'map.geojson', map(9));
-  await holds.getByRole('button', { name: /^Take it/ }).click();
+  await holds.getByRole('button', { name: /^Import it/ }).click();
   await expect(cell('Bearing', 9)).toHaveValue('90');
   await expect(cell('White', 9)).toHaveValue('380');
   await expect(cell('White', 10)).toHaveCount(0);
@@ -129,7 +129,7 @@ test('a course is written down from a messy list and from a map, mended by hand,
   await expect(holds).toContainText('What was pasted: 9 holes');
   await choose(holds.getByLabel('Unit of the lengths'), 'yards');
   await expect(holds).toContainText('Gold, 3292 m');
-  await holds.getByRole('button', { name: /^Take it/ }).click();
+  await holds.getByRole('button', { name: /^Import it/ }).click();
   await expect(cell('Gold', 9)).toHaveValue('366');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(cell('White', 10)).toBeVisible();

@@ -91,19 +91,19 @@ test('from an event next week to a printed swap sheet for one player, in under t
   const shots = page.getByRole('textbox', { name: 'What was hit from where' });
   await shots.fill('1, driver, , tee\n1, 7 iron, 165, fairway\n2 7 iron 171 rough\nbanana 100');
   await expect(page.getByRole('list', { name: 'Lines that could not be read' })).toContainText(
-    'names none of the clubs',
+    'names a club that is not there',
   );
-  await page.getByRole('button', { name: 'Write 3 shots down' }).click();
-  await expect(page.getByLabel('Shots written down')).toContainText('3 shots written down: 1: Driver tee');
+  await page.getByRole('button', { name: 'Save 3 shots' }).click();
+  await expect(page.getByLabel('Shots entered')).toContainText('3 shots entered: 1: Driver tee');
   await expect(shots).toHaveValue('banana 100');
   await expect(page.getByLabel('Times the 7 iron was hit')).toHaveValue('2');
   await page.getByLabel('The player says').fill('The 50 was right into the wind.');
   await page.getByLabel('The player says').press('Tab');
-  await page.getByRole('button', { name: 'Write the hits into the sheet' }).click();
+  await page.getByRole('button', { name: 'Save the hits to the sheet' }).click();
   await saved(page);
   await page.goto(`${demo.oluchi}/history`);
   await expect(page.getByText(/the bag of Round 1, 14 clubs/).first()).toBeVisible();
-  await expect(page.getByText(/what came of a round written down/).first()).toBeVisible();
+  await expect(page.getByText(/notes after it of a round recorded/).first()).toBeVisible();
   await expect(page.getByRole('region', { name: 'Rounds played' })).toContainText(
     // Twice here, once in each of two rounds written down before.
     /7 iron 1\.3 from 147 to 169 yd/,
@@ -207,7 +207,7 @@ test('a club says why it is in and shows its need; groups and limits are set by 
   await page.keyboard.press('+');
   await expect(board.locator('li')).toHaveCount(10);
   // By hand: two left-out clubs are dragged into a group.
-  // A drag that meets the board while it is being drawn anew is tried again, as a hand would.
+  // A drag that meets the board while it is being drawn again is tried again, as a hand would.
   for (const k of [0, 1]) {
     await expect(async () => {
       await drag(
@@ -258,7 +258,7 @@ test('a round is asked more: other bags, the cheapest remedy, rounds played and 
   await expect(page.getByText('Worked out for a usual round')).toBeVisible();
 });
 
-test('two locks that contradict each other are named; a forecast that does not come is said, and the air is written by hand', async ({
+test('two locks that contradict each other are named; a forecast that does not arrive is reported, and the air is entered by hand', async ({
   page,
 }) => {
   await winterDay(page);
@@ -357,7 +357,7 @@ test('the clubs that travel to two courses are found, with what is left unproved
     /\d+ clubs lose 0\.[0-3]\d strokes a round against the whole locker.*(Proved that fewer will not do|Whether fewer would do is not proved|The largest bag of the week is enough)/,
     { timeout: 100_000 },
   );
-  // The round that was played stays played: coming back to it starts no worker anew.
+  // The round that was played stays played: coming back to it starts no worker again.
   const started: string[] = [];
   page.on('worker', (worker) => started.push(worker.url()));
   await page.keyboard.press('Alt+1');
@@ -477,7 +477,7 @@ test('what the player wants is entered, not argued with: a freeze, trust, money,
   await page.keyboard.press('Escape');
   await page.goto(`${demo.maren}/settings`);
   await expect(page.getByText(`${max} wedges at most`)).toBeVisible();
-  await page.getByRole('button', { name: 'Forget what is wanted of every choice' }).click();
+  await page.getByRole('button', { name: 'Clear what the player wants' }).click();
   await expect(page.getByText(`${max} wedges at most`)).toHaveCount(0);
   await saved(page);
   await page.goBack();

@@ -201,13 +201,15 @@ test('what is in a window keeps its distance from the edge; windows, problems an
   const words = (await page.getByText('Anywhere', { exact: true }).boundingBox())!;
   expect(words.x - window.x).toBeGreaterThan(12);
   await page.keyboard.press('Escape');
-  await page.getByRole('button', { name: 'Bring a player in…' }).click();
+  await page.getByRole('button', { name: 'Import a player…' }).click();
   const bad = (name: string) => ({ name, mimeType: 'text/plain', buffer: Buffer.from('{bad') });
   await page.locator('input[type=file]').setInputFiles(bad('player.json'));
-  await expect(page.getByRole('dialog').getByRole('alert')).toContainText('player.json is no player’s file');
+  await expect(page.getByRole('dialog').getByRole('alert')).toContainText(
+    'player.json is not a player’s file',
+  );
   expect(await complaints(page)).toEqual([]);
   await page.goto('/courses');
-  await page.getByRole('button', { name: 'Bring a file…' }).waitFor();
+  await page.getByRole('button', { name: 'Import a file…' }).waitFor();
   await page.locator('input[type=file]').first().setInputFiles(bad('map.geojson'));
   await expect(page.getByRole('alert').getByRole('listitem').first()).toContainText('not JSON');
   expect(await complaints(page)).toEqual([]);

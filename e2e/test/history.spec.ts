@@ -52,7 +52,7 @@ test('a season is looked back on: what was expected before each session and what
   await expect(held.getByRole('status')).toContainText('came within their range');
 });
 
-test('a round outside any event is written down, found again by its address, and counted; an event elsewhere keeps its own clocks', async ({
+test('a round outside any event is recorded, found again by its address, and counted; an event elsewhere keeps its own clocks', async ({
   page,
 }) => {
   const id = await newPlayer(page, 'Sunday Golfer');
@@ -63,23 +63,23 @@ test('a round outside any event is written down, found again by its address, and
 
   await page.goto(`/players/${id}/history`);
   const played = page.getByRole('region', { name: 'Rounds played' });
-  await expect(played).toContainText('None is written down yet.');
-  await played.getByRole('button', { name: 'Write a round down…' }).click();
+  await expect(played).toContainText('No rounds yet.');
+  await played.getByRole('button', { name: 'Add a round…' }).click();
   await played.getByLabel('Name of the round').fill('Sunday fourball');
   await choose(played.getByLabel('Course'), 'Lagoa Funda');
-  await played.getByRole('button', { name: 'Write it down' }).click();
+  await played.getByRole('button', { name: 'Save' }).click();
   await expect(played.getByRole('heading', { level: 3 })).toContainText('Sunday fourball');
   await played.getByLabel('What was hit from where').fill('4, 7 iron, 160, rough\n9i 138\nspoon 200');
   await expect(played).toContainText('spoon');
   await played.getByLabel('What was hit from where').fill('4, 7 iron, 160, rough\n9i 138\n7 iron 155');
-  await played.getByRole('button', { name: 'Write 3 shots down' }).click();
+  await played.getByRole('button', { name: 'Save 3 shots' }).click();
   await expect(played).toContainText('3 hits counted');
   await saved(page);
   await page.reload();
   await expect(played.getByRole('heading', { level: 3 })).toContainText('Sunday fourball');
   await expect(played.getByLabel('Times the 7 iron was hit')).toHaveValue('2');
   await played.getByRole('button', { name: 'Delete the round' }).click();
-  await expect(played).toContainText('None is written down yet.');
+  await expect(played).toContainText('No rounds yet.');
   await page.keyboard.press('ControlOrMeta+z');
   await expect(played).toContainText('Sunday fourball');
 
@@ -91,8 +91,8 @@ test('a round outside any event is written down, found again by its address, and
   await page.getByLabel('Time zone').fill('atlantis');
   await page.getByLabel('Tee time of round 1').fill('quarter past');
   await page.getByLabel('Tee time of round 1').blur();
-  await expect(page.getByText('"atlantis" is none; write a city, like Oslo')).toBeVisible();
-  await expect(page.getByText('"quarter past" is no time; write 8:40')).toBeVisible();
+  await expect(page.getByText('"atlantis" is not a time zone; write a city, like Oslo')).toBeVisible();
+  await expect(page.getByText('"quarter past" is not a time; write 8:40')).toBeVisible();
   // Nothing is saved around what could not be read: the press leads to it.
   await page.getByRole('button', { name: 'Plan it from the gamer bag' }).click();
   await expect(page.getByLabel('Time zone')).toBeFocused();

@@ -48,7 +48,7 @@ test('a file shows what it would change, refuses bad rows by name, and comes in 
   const dialog = page.getByRole('dialog');
   await expect(dialog).toContainText('"flat" is not a number');
   await expect(dialog).toContainText('what kind of club is "=SUM(A1)"');
-  await dialog.getByRole('button', { name: 'Take 2 clubs in' }).click();
+  await dialog.getByRole('button', { name: 'Import 2 clubs' }).click();
   await expect(dialog).toBeHidden();
   expect(await names(page)).toEqual(['7 iron', '9 iron']);
   await expect(cell(page, '9 iron', 'loft')).toHaveText('flat');
@@ -56,11 +56,11 @@ test('a file shows what it would change, refuses bad rows by name, and comes in 
   await expect(tray).toContainText('bag.csv: 2 new');
   await choose(tray.getByLabel('Kind of club, row 4'), 'wedge');
   await tray.getByLabel('club, row 4', { exact: true }).fill('Bertha');
-  // Half mended, it outlives a reload.
+  // Half fixed, it outlives a reload.
   await saved(page);
   await page.reload();
   await expect(tray.getByLabel('club, row 4', { exact: true })).toHaveValue('Bertha');
-  await tray.getByRole('button', { name: 'Take 1 row in' }).click();
+  await tray.getByRole('button', { name: 'Import 1 row' }).click();
   await expect(tray).toContainText('bag.csv: 3 new');
   await expect(cell(page, 'Bertha', 'shot.full.carryM')).toHaveText('130');
   await saved(page);
@@ -76,8 +76,8 @@ test('a file shows what it would change, refuses bad rows by name, and comes in 
   );
   for (const event of ['dragenter', 'dragover', 'drop'])
     await page.dispatchEvent('.page.bag', event, { dataTransfer: dropped });
-  await expect(dialog).toContainText('0 new, 0 changed, 1 as they were');
-  await dialog.getByRole('button', { name: 'Take it in' }).click();
+  await expect(dialog).toContainText('0 new, 0 changed, 1 unchanged');
+  await dialog.getByRole('button', { name: 'Import it' }).click();
   await choose(tray.getByLabel('What “Länge (in)” is'), 'length, in');
   await expect(cell(page, '7 iron', 'lengthIn')).toHaveText('36.75');
   await tray.getByRole('button', { name: 'Close' }).click();
@@ -119,7 +119,7 @@ test('a list of several players comes in: who is new is added with a gamer, who 
   page,
 }) => {
   await page.goto('/roster');
-  await page.getByRole('button', { name: 'Bring a list in…' }).click();
+  await page.getByRole('button', { name: 'Import a list…' }).click();
   const dialog = page.getByRole('dialog');
   const list = [
     'Player;Club;Loft;Carry',

@@ -2,7 +2,8 @@ import { expect, test } from '@playwright/test';
 import { clubsHit, expectRows, newSession, playerWithClubs } from './range-page';
 import { cell, choose, newPlayer, paste, saved } from './workbench';
 
-// There is one launch monitor, and whoever asked last has it: these jobs wait for each other, being in one file.
+// There is one launch monitor, and whoever asked last has it: these jobs wait for each other, being in one
+// file.
 
 const day = (inDays: number) => new Date(Date.now() + inDays * 86_400_000).toISOString().slice(0, 10);
 const compact = (inDays: number) => day(inDays).replaceAll('-', '');
@@ -62,8 +63,8 @@ test('an off-season: events out of a calendar, new clubs on trial before the mon
   // The dates of an event come out of somebody’s calendar; what cannot be is said and not taken.
   await page.keyboard.press('Alt+d');
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Season');
-  await page.getByRole('button', { name: 'Bring a calendar…' }).click();
-  const bring = page.getByRole('region', { name: 'Bring a calendar' });
+  await page.getByRole('button', { name: 'Import a calendar…' }).click();
+  const bring = page.getByRole('region', { name: 'Import a calendar' });
   const event = (name: string, from: number, to: number) =>
     `BEGIN:VEVENT\r\nUID:${name}\r\nSUMMARY:${name}\r\nDTSTART;VALUE=DATE:${compact(from)}\r\nDTEND;VALUE=DATE:${compact(to)}\r\nEND:VEVENT`;
   await bring.locator('input[type="file"]').setInputFiles({
@@ -75,7 +76,7 @@ test('an off-season: events out of a calendar, new clubs on trial before the mon
   });
   await expect(bring).toContainText('ends before it begins');
   await choose(bring.getByLabel('Course of the new events'), /Skarvoy/);
-  await bring.getByRole('button', { name: 'Take 1 event' }).click();
+  await bring.getByRole('button', { name: 'Import 1 event' }).click();
   const coming = page.getByRole('region', { name: 'What is coming' });
   await expect(coming.getByRole('listitem').filter({ hasText: 'Opener of the year' })).toContainText(
     'no plan',
@@ -126,9 +127,9 @@ test('an off-season: events out of a calendar, new clubs on trial before the mon
     .or(page.getByRole('button', { name: /Driver new/ }))
     .first()
     .click();
-  const dialog = page.getByRole('dialog', { name: 'Nothing new just now' });
+  const dialog = page.getByRole('dialog', { name: 'Nothing new for now' });
   await expect(dialog).toContainText('Before the opener');
-  await dialog.getByLabel('Why all the same').fill('five yards and straighter');
+  await dialog.getByLabel('Reason').fill('five yards and straighter');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('grid').locator('tr[data-name="Driver new"]')).toBeVisible();
   await saved(page);

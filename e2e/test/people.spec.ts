@@ -141,7 +141,7 @@ test('a player who is invited sees what is theirs, works at once with the owner,
   await expect(phone.getByRole('link', { name: 'Davor Kolar' }).first()).toBeVisible();
   await expect(phone.getByText('Maren Tveit')).toHaveCount(0);
   await phone.goto('/people');
-  await expect(phone.getByText('for the owner of the workspace to say')).toBeVisible();
+  await expect(phone.getByText('Only an owner of the workspace can invite people')).toBeVisible();
   // What is not theirs to change is not offered.
   await phone.goto('/courses');
   await expect(phone.getByText('You can read them; a rep changes them.')).toBeVisible();
@@ -160,8 +160,8 @@ test('a player who is invited sees what is theirs, works at once with the owner,
   await expect(phone.getByLabel('Notes')).toHaveValue('Trusts the 7 wood.');
 
   await owner.goto('/people');
-  await owner.getByRole('button', { name: 'Take Davor Kolar out' }).click();
-  await owner.getByRole('button', { name: 'Take out', exact: true }).click();
+  await owner.getByRole('button', { name: 'Remove Davor Kolar' }).click();
+  await owner.getByRole('button', { name: 'Remove', exact: true }).click();
   await expect(owner.locator('table.members')).not.toContainText('davor@van.example');
   await expect(owner.getByText('removed', { exact: true })).toBeVisible();
   // The phone is out without anybody touching it.
@@ -200,7 +200,7 @@ test('a lost phone’s session is ended from another device, and the phone shows
   await phone.getByLabel('E-mail').fill('Jonas@Van.example');
   await phone.getByLabel('Password').fill('not the password');
   await phone.getByRole('button', { name: 'Sign in', exact: true }).click();
-  await expect(phone.getByRole('alert')).toContainText('do not go together');
+  await expect(phone.getByRole('alert')).toContainText('do not match');
   await phone.getByText(/stay signed in/).click();
   await signIn(phone, 'jonas@van.example');
   // What was asked for is there once somebody is in.
@@ -265,7 +265,7 @@ test('a passkey on a device gets in without password or code', async ({ browser 
   await page.getByRole('button', { name: 'With a passkey' }).click();
   await expect(page.getByRole('heading', { name: 'Roster' })).toBeVisible();
   await page.goto('/account');
-  await page.getByRole('button', { name: 'Take away Kari’s phone' }).click();
+  await page.getByRole('button', { name: 'Remove Kari’s phone' }).click();
   await expect(page.getByText('Kari’s phone')).toHaveCount(0);
   await page.getByRole('button', { name: 'Sign out' }).click();
   await page.getByRole('button', { name: 'With a passkey' }).click();
@@ -289,7 +289,7 @@ test('a link to a paper opens without an account until it is ended, and who open
   expect(opened.headers()['content-type']).toBe('application/pdf');
   expect(opened.headers()['x-robots-tag']).toContain('noindex');
   expect((await opened.body()).subarray(0, 4).toString()).toBe('%PDF');
-  // Nothing else is open to whoever has it.
+  // Nothing else is open to anyone who has it.
   expect((await stranger.request.get('/api/players')).status()).toBe(401);
 
   await owner.keyboard.press('Escape');
@@ -305,14 +305,14 @@ test('a link to a paper opens without an account until it is ended, and who open
 test('a player is taken out as a file, and brought in again from it', async () => {
   await owner.goto(`/players/${davor}/settings`);
   const saving = owner.waitForEvent('download');
-  await owner.getByRole('link', { name: 'Take Davor Kolar out' }).click();
+  await owner.getByRole('link', { name: 'Export Davor Kolar' }).click();
   const saved = await saving;
   expect(saved.suggestedFilename()).toBe('davor-kolar.jsonl');
   const lines = (await readFile(await saved.path(), 'utf8')).trim().split('\n');
   expect(lines.length).toBeGreaterThan(2);
 
   await owner.goto('/roster');
-  await owner.getByRole('button', { name: 'Bring a player in…' }).click();
+  await owner.getByRole('button', { name: 'Import a player…' }).click();
   const file = owner.locator('input[type=file]');
   const renamed = lines.map((line) => line.replace('"name":"Davor Kolar"', '"name":"Davor Kolar, again"'));
   const asFile = (text: string) => ({
@@ -321,10 +321,10 @@ test('a player is taken out as a file, and brought in again from it', async () =
     buffer: Buffer.from(text),
   });
   await file.setInputFiles(asFile(renamed.slice(0, -1).join('\n')));
-  await owner.getByRole('button', { name: 'Bring Davor Kolar, again in' }).click();
+  await owner.getByRole('button', { name: 'Import Davor Kolar, again' }).click();
   await expect(owner.getByRole('alert')).toContainText('it did not come whole');
   await file.setInputFiles(asFile(renamed.join('\n')));
-  await owner.getByRole('button', { name: 'Bring Davor Kolar, again in' }).click();
+  await owner.getByRole('button', { name: 'Import Davor Kolar, again' }).click();
   await expect(owner.getByRole('heading', { name: /Davor Kolar, again/ })).toBeVisible();
   await owner.goto('/roster');
   await expect(owner.getByRole('heading', { name: 'Davor Kolar', exact: true })).toBeVisible();
@@ -346,7 +346,7 @@ test('a player is handed over to another workspace: its owner offers, the other 
   await signIn(kari, 'kari@van.example');
   await expect(kari.getByRole('heading', { name: 'Account' })).toBeVisible();
   await kari.goto(link);
-  await expect(kari.getByText('is not yours to take anybody into')).toBeVisible();
+  await expect(kari.getByText('is not yours, so you cannot add players to it')).toBeVisible();
 
   await owner.goto('/account');
   await owner.getByRole('button', { name: 'Make another workspace' }).click();

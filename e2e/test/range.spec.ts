@@ -2,7 +2,7 @@ import { expect, test } from '@playwright/test';
 import { clubsHit, expectRows, newSession, playerWithClubs, shotRows } from './range-page';
 import { choose, demo, newPlayer, paste, saved, up } from './workbench';
 
-test('shots are written down by hand, one is left out with its reason, given to another club, and a deleted session comes back', async ({
+test('shots are entered by hand, one is left out with its reason, given to another club, and a deleted session comes back', async ({
   page,
 }) => {
   await playerWithClubs(page, 'By Hand');
@@ -36,7 +36,7 @@ test('shots are written down by hand, one is left out with its reason, given to 
   await page.keyboard.press('ControlOrMeta+z');
   await expect(shot(4)).not.toContainText('left out');
   await page.getByRole('button', { name: 'Delete', exact: true }).click();
-  await expect(page.getByText('Nothing was hit yet')).toBeVisible();
+  await expect(page.getByText('No shots yet')).toBeVisible();
   await page.keyboard.press('ControlOrMeta+z');
   await expectRows(page, 6);
   await saved(page);
@@ -66,13 +66,13 @@ test('a messy file is mapped, looked at, corrected, taken, taken back, and known
     mimeType: 'text/csv',
     buffer: Buffer.from(Array.from({ length: 3000 }, (_one, i) => (i * 89) % 256)),
   });
-  await expect(page.getByRole('alert')).toContainText('picture.csv: This is no text');
+  await expect(page.getByRole('alert')).toContainText('picture.csv: This is not a text file');
   await file.setInputFiles({ name: 'messy.csv', mimeType: 'text/csv', buffer: Buffer.from(MESSY) });
   await expect(page.getByLabel('What Ball Speed (mph) is')).toHaveText(/ball speed/i);
   await expect(page.getByLabel('Unit of Carry Distance')).toHaveText('yd');
   await expect(page.getByLabel('Decimal sign')).toHaveText('comma');
   await expect(page.getByText('7 rows on 2 days')).toBeVisible();
-  const refused = page.getByRole('table', { name: /Cannot be taken/ });
+  const refused = page.getByRole('table', { name: /Not imported/ });
   await expect(refused).toContainText('7Spin Ratefastis not a number');
   await expect(refused).toContainText('9Carry Distance903must be between 1.1 and 449.5 yd');
   const saving = page.waitForEvent('download');
@@ -81,19 +81,19 @@ test('a messy file is mapped, looked at, corrected, taken, taken back, and known
   await expect(page.getByLabel('Club Drv is')).not.toHaveText('left out');
   await expect(page.getByLabel('Club Neuner is')).toHaveText('left out');
   await choose(page.getByLabel('Club Neuner is'), '9 iron');
-  await page.getByRole('button', { name: 'Take 5 shots' }).click();
-  await expect(page.getByRole('status').filter({ hasText: '5 shots taken, on 2 days' })).toBeVisible();
+  await page.getByRole('button', { name: 'Import 5 shots' }).click();
+  await expect(page.getByRole('status').filter({ hasText: '5 shots imported, on 2 days' })).toBeVisible();
   await page.getByRole('status').getByRole('link', { name: 'To the range' }).click();
   await expect(page.getByRole('navigation', { name: 'Sessions' }).getByRole('link')).toHaveCount(2);
 
   await page.goto(`${player}/range/import`);
   await file.setInputFiles({ name: 'messy.csv', mimeType: 'text/csv', buffer: Buffer.from(MESSY) });
-  await expect(page.getByText('as this source was read the last time')).toBeVisible();
+  await expect(page.getByText('read as last time')).toBeVisible();
   await expect(page.getByText('5 of them known already')).toBeVisible();
-  await page.getByRole('button', { name: 'Take 5 shots' }).click();
+  await page.getByRole('button', { name: 'Import 5 shots' }).click();
   await expect(page.getByText('Nothing new in it.')).toBeVisible();
 
-  // Taken back from the history, it is gone, and comes in anew.
+  // Taken back from the history, it is gone, and comes in again.
   await page.getByRole('link', { name: 'History' }).click();
   await page
     .getByRole('listitem')
@@ -102,7 +102,7 @@ test('a messy file is mapped, looked at, corrected, taken, taken back, and known
     .getByRole('button', { name: /Undo/ })
     .click();
   await page.getByRole('link', { name: 'Range' }).click();
-  await expect(page.getByText('Nothing was hit yet')).toBeVisible();
+  await expect(page.getByText('No shots yet')).toBeVisible();
 });
 
 test('a long file shows its progress and can be cancelled: nothing is kept', async ({ page }) => {
@@ -119,7 +119,7 @@ test('a long file shows its progress and can be cancelled: nothing is kept', asy
   await page
     .getByLabel('File of a launch monitor')
     .setInputFiles({ name: 'long.csv', mimeType: 'text/csv', buffer: Buffer.from(long) });
-  const take = page.getByRole('button', { name: 'Take 60,000 shots' });
+  const take = page.getByRole('button', { name: 'Import 60,000 shots' });
   await expect(take).toBeVisible({ timeout: 30_000 });
   // Over a thin line, so that it is on its way for half a minute however quick the machine is.
   const line = await page.context().newCDPSession(page);
@@ -134,10 +134,10 @@ test('a long file shows its progress and can be cancelled: nothing is kept', asy
   await thin(60_000);
   await take.click();
   await page.getByRole('button', { name: 'Cancel' }).click();
-  await expect(page.getByRole('alert')).toContainText('Cancelled; nothing was taken.');
+  await expect(page.getByRole('alert')).toContainText('Cancelled; nothing was imported.');
   await thin(-1);
   await up(page, 'Range');
-  await expect(page.getByText('Nothing was hit yet')).toBeVisible();
+  await expect(page.getByText('No shots yet')).toBeVisible();
   // A file over the limit is refused before a byte of it goes.
   await page.goto(`${player}/range/import`);
   await page.evaluate(() => {
@@ -255,10 +255,10 @@ test('a basket is worked out for a half-known bag, hit ball by ball, and stops a
   await expect(page.getByLabel('Club of shots by hand')).toContainText(first);
   await page.getByLabel('Carries by hand').fill(Array.from({ length: 20 }, () => '150').join(' '));
   await page.keyboard.press('Enter');
-  await expect(strip).toContainText(`The ${first} has told enough after 20 balls`);
+  await expect(strip).toContainText(`The ${first} is known well enough after 20 balls`);
   await saved(page);
   await page.reload();
-  await expect(strip).toContainText(`The ${first} has told enough after 20 balls`);
+  await expect(strip).toContainText(`The ${first} is known well enough after 20 balls`);
   await page.keyboard.press('Alt+x');
   await expect(strip).not.toContainText('has told enough');
   await saved(page);

@@ -5,7 +5,10 @@ import { demo } from './workbench';
 
 test.use({ serviceWorkers: 'allow' });
 
-/** The demo behind a door of its own, where a newer version can come out: its service worker is another file then. */
+/**
+ * The demo behind a door of its own, where a newer version can come out: its service worker is another file
+ * then.
+ */
 async function doorTo(base: string): Promise<{ server: Server; address: string; publish: () => void }> {
   const to = new URL(base);
   let isNewer = false;
@@ -57,14 +60,16 @@ const hasWorker = (page: Page) =>
     .poll(() => page.evaluate(() => navigator.serviceWorker.controller?.state ?? 'none'), { timeout: 90_000 })
     .toBe('activated');
 const offer = (page: Page) => page.getByRole('status').filter({ hasText: 'A new version is here.' });
-/** Marks the page, to see whether it was loaded anew. */
+/** Marks the page, to see whether it was loaded again. */
 const mark = (page: Page) => page.evaluate(() => document.body.setAttribute('data-before', ''));
 const isTheSame = (page: Page) => page.evaluate(() => document.body.hasAttribute('data-before'));
 /** The new one takes the page over when the old one is done with what it is at. */
 const loadsAnew = (page: Page) =>
   expect.poll(() => isTheSame(page).catch(() => true), { timeout: 60_000 }).toBe(false);
 
-/** As on a slow machine: the first worker has taken the page over before the page is told that it is registered. */
+/**
+ * As on a slow machine: the first worker has taken the page over before the page is told that it is registered.
+ */
 const registersLate = (page: Page) =>
   page.addInitScript(() => {
     const workers = navigator.serviceWorker;
@@ -112,14 +117,14 @@ test('a newer version is offered on both open pages; taken on one, the other goe
       const ask = (): Promise<unknown> => fetch('/api/schedule').then(ask, ask);
       for (let i = 0; i < 2; i++) void ask();
     });
-    await offer(here).getByRole('button', { name: 'Take it now' }).click();
+    await offer(here).getByRole('button', { name: 'Update now' }).click();
     await loadsAnew(here);
     await expect(here.getByRole('link', { name: /Davor Kolar/ }).first()).toBeVisible();
     // Here somebody is typing: it is offered again, and the page stays.
     await expect(offer(there)).toBeVisible();
     expect(await isTheSame(there)).toBe(true);
     await expect(notes).toHaveValue('half typed');
-    await offer(there).getByRole('button', { name: 'Take it now' }).click();
+    await offer(there).getByRole('button', { name: 'Update now' }).click();
     await loadsAnew(there);
     await expect(there.getByRole('heading', { level: 1 })).toContainText('Davor Kolar');
   } finally {

@@ -9,7 +9,7 @@ test('a week is planned, printed, made the gamer on the day, and undone', async 
   await page.getByLabel('Ground', { exact: true }).fill('long wet rough, heavy sand');
   await page.getByRole('button', { name: 'Plan it from the gamer bag' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Lagoa days');
-  await expect(page.getByText('The gamer goes as it is')).toBeVisible();
+  await expect(page.getByText('The gamer stays as it is')).toBeVisible();
   const address = page.url();
   await page.getByRole('button', { name: 'Take Hybrid 4 out' }).click();
   await page.locator('.left-out [data-name="7 wood"]').getByRole('button').click();

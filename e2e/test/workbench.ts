@@ -15,7 +15,7 @@ export async function addPlayer(page: Page, name: string, unit: 'yards' | 'metre
   await page.getByRole('button', { name: 'Add a player' }).click();
   await page.getByLabel('Name', { exact: true }).fill(name);
   await choose(page.getByRole('combobox', { name: 'Carries in' }), unit);
-  await page.getByRole('button', { name: 'Add and write the bag down' }).click();
+  await page.getByRole('button', { name: 'Add and enter the bag' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toContainText(name);
   await expect(page.getByRole('grid')).toBeVisible();
 }

@@ -27,7 +27,7 @@ async function main(): Promise<void> {
   console.log(`tasche: ready on http://${settings.host}:${port}`);
   if (server.firstPersonAt !== null)
     console.log(
-      `tasche: nobody has an account yet. Make the first, the owner's, at:\n  ${server.firstPersonAt}`,
+      `tasche: nobody has an account yet. Create the first, the owner's, at:\n  ${server.firstPersonAt}`,
     );
 }
 

@@ -21,11 +21,11 @@ export interface ServerOptions {
   ownerUrl?: string;
   /** Signs cookies; all servers of one database share it. Left out, the database keeps one. */
   secret?: string;
-  /** Lets whoever sits at this machine in without signing in: for the demo, benchmarks, tests. */
+  /** Lets the user of this machine in without signing in: for the demo, benchmarks, tests. */
   letMachineIn: boolean;
   /** Addresses of proxies in front. */
   proxies?: readonly string[];
-  /** Lets whoever has it read the metrics from another machine. */
+  /** Lets anyone who has it read the metrics from another machine. */
   metricsKey?: string;
   host: string;
   port: number;
@@ -128,7 +128,7 @@ export async function startServer({
       const listening = app.listen(port, host, (error?: Error) =>
         error ? reject(error) : resolve(listening),
       );
-      // A sender that dawdles holds a socket, and no more than a socket, for no longer than this.
+      // A slow sender holds a socket, and nothing more, for no longer than this.
       listening.headersTimeout = 15_000;
       listening.requestTimeout = 240_000;
     });

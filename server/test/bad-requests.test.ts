@@ -82,7 +82,7 @@ describe('an address that makes no sense is refused by name', () => {
       'before is not what an answer gave as next',
     ],
     ['/api/file-mapping?heads=%00', 'heads holds a control character'],
-    [`/api/players/${newId()}/sheet?asOf=2026-13-01`, 'asOf must be a day, YYYY-MM-DD'],
+    [`/api/players/${newId()}/sheet?asOf=2026-13-01`, 'asOf must be a date, YYYY-MM-DD'],
     [`/api/sessions/${newId()}/live?after=1e400`, 'after must be'],
   ])('%s', async (address, message) => {
     const response = await bench.http.get(address);

@@ -66,7 +66,7 @@ describe('bad input', () => {
           readings: [{ key: 'lieDeg', value: 62, takenOn: '2026-02-30' }],
         },
       ],
-      'must be a day',
+      'must be a date',
     ],
   ])('%s: 400, and the field is named', async (_what, commands, message) => {
     const response = await bench.change(commands as never).expect(400);
@@ -235,7 +235,7 @@ describe('import and export', () => {
     const csv = 'club,loft,carry [yd]\n7 iron,32,161\n8 iron,steep,149\n9 iron,41,1500\n';
     const refused = await importCsv(bench, playerId, csv, 'all').expect(400);
     expect(refused.body.message).toBe(
-      '2 cells can\'t be taken; nothing was imported. First: row 3, loft: "steep" is not a number.',
+      '2 cells can\'t be read; nothing was imported. First: row 3, loft: "steep" is not a number.',
     );
     expect(refused.body.fields[1]).toEqual({
       field: 'row 4, carry [yd]',

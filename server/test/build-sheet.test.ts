@@ -60,7 +60,7 @@ describe('papers for a builder', () => {
       'D3.5',
     ])
       expect(text).toContain(part);
-    expect(text).toMatch(/Torque\s+not written down/);
+    expect(text).toMatch(/Torque\s+not recorded/);
     expect(text).toContain('Eye protection');
     expect(codeOn(body as Buffer)).toMatch(new RegExp(`/players/${playerId}/clubs/${clubId}/build$`));
   });

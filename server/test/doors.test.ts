@@ -78,7 +78,7 @@ describe('another site’s page', () => {
   });
 });
 
-describe('whoever sits at the machine', () => {
+describe('the user of this machine', () => {
   const machine = async () => {
     const { orm, workspaceId } = await workbench();
     const workspace = {

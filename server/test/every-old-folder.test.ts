@@ -106,14 +106,18 @@ async function oldNames(): Promise<string[]> {
   }
   return found;
 }
-/** A database by its columns, its rules, how many rows its tables hold, and what its readings and courses say. */
+/**
+ * A database by its columns, its rules, how many rows its tables hold, and what its readings and courses say.
+ */
 const whole = async () => ({
   columns: await columns(),
   rules: await rules(),
   counts: await counts(),
   told: await told(),
 });
-/** The first migration was given this column after the first folders had been made: going back leaves it there. */
+/**
+ * The first migration was given this column after the first folders had been made: going back leaves it there.
+ */
 const withBaseline = (made: readonly string[]) => [...new Set([...made, 'player.baseline jsonb YES'])].sort();
 /** What the readings and the courses say, word for word; before there were courses, the readings. */
 async function told() {

@@ -56,7 +56,7 @@ describe('a player’s past', () => {
         set: { balls: [{ name: 'Perl Soft', from: '2026-02-01' }] },
       },
     ]);
-    // As if it had all been written down in the spring.
+    // As if it had all been recorded in the spring.
     await inWorkspace(bench.orm, { workspaceId: bench.workspaceId }, (em) =>
       em.execute(`update change set at = '2026-03-01T10:00:00Z' where player_id = ?`, [playerId]),
     );

@@ -248,7 +248,7 @@ describe('the line to a launch monitor', () => {
     expect(await setAside()).toEqual([]);
   });
 
-  it('loses no ball while the database is not to be had, however many wait', async () => {
+  it('loses no ball while the database cannot be reached, however many wait', async () => {
     const impatient = await openDatabase(inject('databaseUrl'), {}, { lock_timeout: 200 });
     closing.push(() => impatient.close(true));
     const monitor = await startLaunchMonitor({
@@ -318,7 +318,7 @@ describe('the line to a launch monitor', () => {
       expect(reasons).toMatch(told);
   });
 
-  it('a monitor that falls silent is taken up anew, and a line that never ends costs no memory', async () => {
+  it('a monitor that falls silent is taken up again, and a line that never ends costs no memory', async () => {
     const one = await device();
     link(one.port, 300);
     await until(

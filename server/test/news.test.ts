@@ -21,7 +21,12 @@ async function until(what: string, done: () => boolean): Promise<void> {
 }
 
 /** A line to the database that can be cut without either end being told, as a cable is. */
-async function cable(): Promise<{ url: string; cut: () => void; mend: () => void; isHungUp: () => boolean }> {
+async function cable(): Promise<{
+  url: string;
+  cut: () => void;
+  repair: () => void;
+  isHungUp: () => boolean;
+}> {
   const url = new URL(inject('databaseUrl'));
   const { hostname } = url;
   const port = Number(url.port);
@@ -57,7 +62,7 @@ async function cable(): Promise<{ url: string; cut: () => void; mend: () => void
     cut: () => {
       isCut = true;
     },
-    mend: () => {
+    repair: () => {
       isCut = false;
     },
     isHungUp: () => isHungUp,
@@ -82,7 +87,7 @@ it('a line that was cut without a word is found out and taken up again, and whoe
   heard.length = 0;
   const unheard = await bench.player();
   await until('hung up', line.isHungUp);
-  line.mend();
+  line.repair();
   // What was said while it was cut is gone for good; that something went by is not.
   await until('told that some went by', () => heard.includes(null));
   expect(heard.some((one) => one?.playerIds?.includes(unheard))).toBe(false);

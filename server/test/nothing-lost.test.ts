@@ -273,7 +273,7 @@ describe('what is sent twice', () => {
       taken: 2,
       refused: 1,
       changeId: id,
-      refusals: [{ line: 3, reason: 'is no time of day' }],
+      refusals: [{ line: 3, reason: 'is not a time of day' }],
     });
     expect((await send(id).expect(200)).body).toEqual(first);
   });

@@ -6,7 +6,9 @@ import { throwAwayCluster, type Cluster } from '../../command/cluster.js';
 import { migrate, openDatabase, roleIn } from '../src/database/database.js';
 import { workbenchIn, type Workbench } from './workbench.js';
 
-/** The demo as a version of 25 November 2026 kept it: places in the place of courses, no events, no handicaps. */
+/**
+ * The demo as a version of 25 November 2026 kept it: places in the place of courses, no events, no handicaps.
+ */
 const OLD = path.join(import.meta.dirname, 'old-data/migration-004.sql');
 const WORKSPACE = '7a5c4e00-0000-4000-8000-00000000de30';
 const DAVOR = '7a5c4e00-0001-4000-8000-000000000000';

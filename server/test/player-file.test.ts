@@ -116,11 +116,11 @@ describe('a file that is no player, or not a whole one', () => {
 
   it.each([
     ['', 1, 'the file is empty'],
-    ['club,loft\n7 iron,31\n', 1, 'this is no player’s file'],
-    ['{"format":"tasche-locker","version":1}', 1, 'this is no player’s file'],
-    ['[1,2]', 1, 'this is no player’s file'],
+    ['club,loft\n7 iron,31\n', 1, 'this is not a player’s file'],
+    ['{"format":"tasche-locker","version":1}', 1, 'this is not a player’s file'],
+    ['[1,2]', 1, 'this is not a player’s file'],
     ['{"format":"tasche-player","version":2}', 1, 'read by that one'],
-    [`${'['.repeat(5000)}`, 1, 'this is no player’s file'],
+    [`${'['.repeat(5000)}`, 1, 'this is not a player’s file'],
   ])('%j: line %i, %s', async (file, line, says) => {
     const { message, fields } = await refused(file);
     expect(message).toContain(says);
@@ -136,7 +136,7 @@ describe('a file that is no player, or not a whole one', () => {
     ['reading', { clubId: randomUUID() }, 'reading.clubId', 'names a row (club) that is not in the file'],
     ['strike', { carryM: 9000 }, 'strike.carryM', 'between'],
     ['strike', { hitAt: 'noon' }, 'strike.hitAt', 'must be a moment'],
-    ['plan', { startsOn: '2026-02-30' }, 'plan.startsOn', 'must be a day'],
+    ['plan', { startsOn: '2026-02-30' }, 'plan.startsOn', 'must be a date'],
     ['change', { diffs: [{ of: 'course', id: randomUUID() }] }, 'change.diffs[0].of', 'one of'],
     [
       'change',
@@ -153,7 +153,7 @@ describe('a file that is no player, or not a whole one', () => {
     ['bag', { id: MAREN }, 'bag.id', 'in the file already'],
     ['session', { row: 'invoice' }, 'row', 'row must be one of'],
     ['plan', { startsOn: '2026-12-02', endsOn: '2026-12-01' }, 'plan', 'ends before it starts'],
-    ['event', { rounds: [] }, 'event.rounds', 'one round at least'],
+    ['event', { rounds: [] }, 'event.rounds', 'at least one round'],
   ])('a row of %s with %j is refused at %s: %s', async (row, change, field, says) => {
     const { at, file } = withRow(row, change);
     const { message, fields } = await refused(file);

@@ -21,7 +21,7 @@ describe('what a player wants of every choice', () => {
     const { change } = await bench.done([
       { do: 'editPlayer', playerId, version: (await player()).version, set: { preferences } },
     ]);
-    expect(change.summary).toContain('what the player wants of every choice is kept');
+    expect(change.summary).toContain('what the player wants is saved');
     expect((await player()).preferences).toEqual(preferences);
     await bench.undo(change.id).expect(200);
     expect((await player()).preferences).toBeNull();

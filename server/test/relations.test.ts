@@ -36,7 +36,8 @@ describe('what hangs on what', () => {
   it('is declared of every entity as the database holds it', () => {
     const tables = new Set(declared.map((one) => one.split('.')[0]));
     const missing = held.filter((one) => tables.has(one.split('.')[0]) && !declared.includes(one));
-    // Declared the other way round, or of the entity itself: the types of two entities cannot wait for each other.
+    // Declared the other way round, or of the entity itself: the types of two entities cannot wait for each
+    // other.
     expect(missing.toSorted()).toEqual([
       'bag.plan_id -> plan',
       'change.undoes_id -> change',

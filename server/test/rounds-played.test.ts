@@ -66,7 +66,7 @@ describe('rounds outside any event', () => {
     const refused = async (more: Partial<RoundPlayedDetails>) =>
       JSON.stringify((await bench.change([round(more)]).expect(400)).body);
     expect(await refused({ courseId: newId() })).toContain('The course of the round is not here');
-    expect(await refused({ bagId: newId() })).toContain('The bag of the round is none of the player');
+    expect(await refused({ bagId: newId() })).toContain('The bag of the round is not one of the player');
     expect(await refused({ playedOn: '2026-02-30' })).toContain('playedOn');
     expect(await refused({ after: { hits: { [seven]: -1 }, says: '', keep: '' } })).toContain('hits');
     const other = await workbench();
@@ -78,6 +78,6 @@ describe('rounds outside any event', () => {
     const many = Array.from({ length: MAX_ROUNDS_A_PLAYER - roundsPlayed.length }, () => round());
     await bench.done(many);
     const { body } = await bench.change([round()]).expect(422);
-    expect(JSON.stringify(body)).toContain('rounds written down, the limit. Delete old ones.');
+    expect(JSON.stringify(body)).toContain('rounds recorded, the limit. Delete old ones.');
   });
 });

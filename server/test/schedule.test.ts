@@ -105,7 +105,7 @@ async function planned(bench: Workbench) {
 }
 
 describe('courses, seasons and events', () => {
-  it("are written down, changed, deleted and brought back; another's are not to be seen", async () => {
+  it("are recorded, changed, deleted and brought back; another's are not to be seen", async () => {
     const [mine, theirs] = [await workbench(), await workbench()];
     const id = await withCourse(mine);
     await mine.done([
@@ -175,7 +175,7 @@ describe('courses, seasons and events', () => {
       },
       /holes\[0\]\.hazards\[0\] ends before it begins/,
     ],
-    ['no tee', { tees: [] }, /tees must name one tee at least/],
+    ['no tee', { tees: [] }, /tees must name at least one tee/],
     ['a latitude of 91', { latitudeDeg: 91 }, /latitudeDeg must be between -90 and 90/],
   ])('%s is refused by name, and nothing kept', async (_what, more, message) => {
     const bench = await workbench();
@@ -443,9 +443,7 @@ describe('courses, seasons and events', () => {
       .get(address)
       .expect(400)
       .expect(({ body: problem }) => {
-        expect((problem as { message: string }).message).toMatch(
-          /holes of Test Links are not written down yet/,
-        );
+        expect((problem as { message: string }).message).toMatch(/holes of Test Links are not recorded yet/);
       });
   });
 });
@@ -507,7 +505,7 @@ describe('the forecast', () => {
       .get(`/api/courses/${id}${from}`)
       .expect(504)
       .expect(({ body }) => {
-        expect((body as { message: string }).message).toMatch(/did not come within 0\.15 s.*by hand/);
+        expect((body as { message: string }).message).toMatch(/did not arrive within 0\.15 s.*by hand/);
       });
     await asking(bench, 1, 500).get(`/api/courses/${id}${from}`).expect(504);
     await asking(bench, weather.port).get(`/api/courses/${id}/forecast?from=tomorrow&days=2`).expect(400);
@@ -561,7 +559,7 @@ describe('the demo', () => {
     expect(Math.min(...roster.map((entry) => entry.clubsOwned))).toBeGreaterThanOrEqual(20);
     const sheets: SheetView[] = await Promise.all(roster.map((entry) => demo.sheet(entry.player.id)));
     expect(sheets.filter((sheet) => sheet.bags.some((bag) => bag.clubIds.length === 14))).toHaveLength(4);
-    // Every change since the sheet was written down changed something.
+    // Every change since the sheet was recorded changed something.
     for (const { player } of roster) {
       const { body } = await demo.http
         .get(`/api/players/${player.id}/differences?from=2026-09-30&to=2199-12-31`)

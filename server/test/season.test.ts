@@ -178,7 +178,8 @@ describe('a season', () => {
     const text = seasonCalendar(
       'A',
       [
-        // Clocks in Oslo go forward on 28 March 2027; Oslo is Berlin by another name, and in no way to a calendar.
+        // Clocks in Oslo go forward on 28 March 2027; Oslo is Berlin by another name, and in no way to a
+        // calendar.
         round('2027-03-27', 'Europe/Oslo'),
         round('2027-03-28', 'Europe/Oslo'),
         round('2027-03-28', 'America/Los_Angeles'),
@@ -241,7 +242,7 @@ describe('a season', () => {
     const refused = await bench
       .change([{ do: 'editEvent', eventId, version, set: { zone: 'Mars/Base' } }])
       .expect(400);
-    expect(JSON.stringify(refused.body)).toContain('zone is not a time zone anybody knows, like Europe/Oslo');
+    expect(JSON.stringify(refused.body)).toContain('zone is not a known time zone, such as Europe/Oslo');
     await bench.http.get(`/api/players/${newId()}/season.ics`).expect(404);
     const other = await workbench();
     await other.http.get(`/api/players/${playerId}/season.csv`).expect(404);

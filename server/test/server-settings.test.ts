@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { InvalidSettingError, readSettings } from '../src/server-settings.js';
 
 describe('what a server is told by its environment', () => {
-  it('is on this machine only, where nothing is said', () => {
+  it('is on this machine only, where it is not given', () => {
     expect(readSettings({})).toEqual({ host: '127.0.0.1', proxies: [], hosts: [] });
     expect(readSettings({ DATABASE_URL: ' ', TASCHE_SECRET: '', TASCHE_HOSTS: ' , ' })).toEqual(
       readSettings({}),

@@ -162,7 +162,7 @@ describe('a session by hand', () => {
     expect(await state()).toEqual([null, null]);
   });
 
-  it('shots written down are undone and redone; a deleted session comes back with them', async () => {
+  it('shots recorded are undone and redone; a deleted session comes back with them', async () => {
     const { sessionId } = await opened();
     const added = await bench.done([
       {
@@ -374,7 +374,7 @@ describe('a launch monitor’s file', () => {
       given: { carryM: 156.8196, offlineM: -2.7432, spinRpm: 7010 },
     });
     expect(strikes[1]!.given.offlineM).toBeCloseTo(1.8288, 4);
-    // The same file again brings nothing; taken back, it comes in anew.
+    // The same file again brings nothing; taken back, it comes in again.
     expect(await report(send(me, order({}), csv(GOOD)))).toMatchObject({
       taken: 0,
       duplicates: 3,
@@ -438,7 +438,7 @@ describe('a launch monitor’s file', () => {
       [11, 'Ball Speed (mph)'],
     ]);
     expect(answer.refusals[1]!.reason).toBe('must be between 1.1 and 449.5 yd');
-    expect(answer.refusals[6]!.reason).toMatch(/no text/);
+    expect(answer.refusals[6]!.reason).toMatch(/not text/);
   });
 
   it('reads a decimal comma, UTF-16, and latin letters', async () => {

@@ -50,7 +50,7 @@ describe('a carry measured before the club was changed', () => {
     expect(changeSince((await clubOf(id)).spec, 'shot.full')).toBeUndefined();
   });
 
-  it('is as it was on a day before the bend, and in force again once it is measured anew', async () => {
+  it('is as it was on a day before the bend, and in force again once it is measured again', async () => {
     const id = await wedge();
     await write(id, 'loftSetDeg', 44, '2026-03-01');
     expect(changeSince((await clubOf(id, '2026-02-15')).spec, 'shot.full')).toBeUndefined();
@@ -62,9 +62,12 @@ describe('a carry measured before the club was changed', () => {
         readings: [{ key: 'shot.full', value: { ...full, carryM: 125 }, takenOn: '2026-03-10' }],
       },
     ]);
-    const anew = await clubOf(id);
-    expect(changeSince(anew.spec, 'shot.full')).toBeUndefined();
-    expect(placedClubs([ladderClub(anew)])[0]!.shots.full).toMatchObject({ carryM: 125, source: 'measured' });
+    const rebuilt = await clubOf(id);
+    expect(changeSince(rebuilt.spec, 'shot.full')).toBeUndefined();
+    expect(placedClubs([ladderClub(rebuilt)])[0]!.shots.full).toMatchObject({
+      carryM: 125,
+      source: 'measured',
+    });
   });
 
   it('knows a new length and shaft, but not one that was only written down at last', async () => {
@@ -79,7 +82,7 @@ describe('a carry measured before the club was changed', () => {
     });
   });
 
-  it('and what is written down of one day belongs together', async () => {
+  it('and what is recorded of one day belongs together', async () => {
     const id = await bench.club(playerId, 'Typed up', [
       { key: 'shot.full', value: full, takenOn: '2026-02-01' },
       { key: 'loftStampedDeg', value: 46, takenOn: '2026-02-01' },

@@ -17,7 +17,7 @@ export interface Workbench {
   orm: MikroORM;
   workspaceId: string;
   http: ReturnType<typeof request>;
-  /** The same application anew, with what belongs to it. */
+  /** The same application again, with what belongs to it. */
   app: (more?: Partial<AppOptions>) => Express;
   change: (commands: readonly Command[], more?: { id?: string; why?: string }) => request.Test;
   done: (commands: readonly Command[], why?: string) => Promise<ChangeResult>;

@@ -8,7 +8,10 @@ import { LEAVE } from './messages';
 
 declare const self: ServiceWorkerGlobalScope;
 
-/** Opens the application without a network, on what was last seen of it. An update waits until somebody asks for it. */
+/**
+ * Opens the application without a network, on what was last seen of it. An update waits until somebody asks for
+ * it.
+ */
 precacheAndRoute(self.__WB_MANIFEST);
 cleanupOutdatedCaches();
 clientsClaim();
@@ -30,9 +33,9 @@ const lastSeen = new NetworkFirst({
   ],
 });
 /**
- * A newer worker waits until this one answers nothing, and pages that read all the while would never let it be: once
- * a newer one is taken, what pages read goes to the server without this one. Only for a while: whoever has no network
- * just then has what was last seen again.
+ * A newer worker waits until this one answers nothing, and pages that read all the while would never let it be:
+ * once a newer one is taken, what pages read goes to the server without this one. Only for a while: whoever has
+ * no network just then has what was last seen again.
  */
 const LEAVES_FOR_MS = 20_000;
 let leavesUntil = 0;

@@ -16,7 +16,7 @@ import { router } from './router';
 import { asOfIn, useSheet } from './sheet/sheet-store';
 
 const app = createApp(App).use(createPinia());
-// What a page shows is on its way while the page itself is fetched.
+// The page's data is requested while its code is fetched.
 router.beforeEach(({ name, params: { playerId, sessionId }, query }, from) => {
   if (typeof playerId !== 'string') return;
   if (from === START_LOCATION) useSheet().readAhead(playerId, asOfIn(query));

@@ -42,7 +42,7 @@ export const router = createRouter({
           name: 'range-import',
           component: () => import('./range/ImportView.vue'),
           props: true,
-          meta: { title: 'Bring a file' },
+          meta: { title: 'Import a file' },
         },
         {
           path: 'range/basket',

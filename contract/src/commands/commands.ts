@@ -172,7 +172,9 @@ const changeRequestSchema = wholeDocument(
   }),
 );
 
-/** A change request as it is described to those who write one: a command is any of the schemas of `COMMANDS`. */
+/**
+ * A change request as it is described to those who write one: a command is any of the schemas of `COMMANDS`.
+ */
 export const changeRequestDocument = shape({
   id: required(idSchema),
   why: textSchema(500),

@@ -45,7 +45,10 @@ export type NameOf = (id: string) => string | undefined;
 
 interface CommandParts<C, V extends keyof Views> {
   subject: (command: C) => Subject;
-  /** What it asks for, in words: "delete the 7 iron". For a change that was refused, so that it can be done again. */
+  /**
+   * What it asks for, in words: "delete the 7 iron". For a change that was refused, so that it can be done
+   * again.
+   */
   words: (command: C, nameOf: NameOf, unit: DistanceUnit) => string;
   /** The view as it will be once the server has done it. Doing it twice changes nothing more. */
   apply: (view: Views[V], command: C) => Views[V];

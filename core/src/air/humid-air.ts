@@ -46,7 +46,8 @@ function compressibility(temperatureK: number, pressurePa: number, vapour: numbe
 }
 
 /**
- * Dynamic viscosity of air, Pa s, by Sutherland's formula as ISO 2533 gives it. Humidity changes it by less than 1 %.
+ * Dynamic viscosity of air, Pa s, by Sutherland's formula as ISO 2533 gives it. Humidity changes it by less
+ * than 1 %.
  */
 export function airViscosity(temperatureK: number): number {
   return (1.458e-6 * temperatureK ** 1.5) / (temperatureK + 110.4);

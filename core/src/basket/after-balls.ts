@@ -1,6 +1,8 @@
 import { cholesky, forward } from '../statistics/index.js';
 
-/** What balls still to be hit will tell: what stays unknown after them, and how far they may move what is known. */
+/**
+ * What balls still to be hit will tell: what stays unknown after them, and how far they may move what is known.
+ */
 interface Learning {
   /** One standard deviation of what is left unknown, shot by shot. */
   left: readonly number[];

@@ -1,12 +1,12 @@
 import type { BasketDecision } from './basket-decision.js';
 
-/** Balls a shot gets at least; fewer tell nothing anybody would trust. Ours. */
+/** Balls a shot gets at least; fewer say too little to be trusted. Our choice. */
 const MIN_BALLS = 3;
-/** And at most: a basket spent on one club tires more than it tells. Ours. */
+/** And at most: more balls with one club tire more than they tell. Our choice. */
 const MAX_A_SHOT = 20;
 /** Balls that are put on a shot at once. */
 const BATCHES = [MIN_BALLS, 5, 8] as const;
-/** Balls that win less than this together are spare. Strokes a round; ours. */
+/** Balls that win less than this together are spare. Strokes a round; our choice. */
 const WORTH_HITTING = 0.002;
 /** Balls moved from one shot to another at once, and sweeps over all pairs at most. */
 const MOVES = [4, 2] as const;
@@ -127,7 +127,7 @@ function exchanged(
           : [],
       ),
     );
-    // What is missed least goes, each ball of it told; then to whom it is worth most.
+    // Takes balls from the shot that misses them least and gives them to the one that gains most.
     moves.sort((a, b) => (gain - a.gain) / a.moved - (gain - b.gain) / b.moved);
     let found: Placed | undefined;
     for (const { out, moved } of moves.slice(0, 3)) {

@@ -6,7 +6,7 @@ import { placeAt, placeShares, placeShift, type ShotCosts } from './shot-costs.j
  */
 interface Knowledge {
   left: readonly number[];
-  /** Whether the player has that shot: a partial nobody has hit is none. */
+  /** Whether the player has that shot: a partial that was never hit does not count. */
   isUsable: (shot: number) => boolean;
 }
 
@@ -30,7 +30,7 @@ interface BagCosts {
 
 /**
  * A shot that costs more for a row at every carry than another of the bag does at any is never hit for it;
- * such pairs are left out, which changes no answer and is most of them.
+ * such pairs are left out, which changes no answer and removes most pairs.
  * @param costs of every shot; a club whose shots are not open has one place
  * @param bags shots of each
  * @param isOwned false for a shot that may turn out not to be there

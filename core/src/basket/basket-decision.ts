@@ -6,11 +6,14 @@ import { bagCosts } from './bag-costs.js';
 import type { OpenShots } from './open-shots.js';
 import { shotCosts, type ShotCosts } from './shot-costs.js';
 
-/** Worlds the unknown carries are drawn in, two by two opposite. Ours. */
+/** Worlds the unknown carries are drawn in, two by two opposite. Our choice. */
 const DRAWS = 128;
-/** Other worlds, in which what a basket is expected to win is told: those it was looked for in flatter it. Ours. */
+/**
+ * Other worlds, in which the expected gain of a basket is reported: the worlds it was optimised in flatter it.
+ * Our choice.
+ */
 const FRESH_DRAWS = 256;
-/** Worlds bags are looked for in, and bags that are kept of them. Ours. */
+/** Worlds bags are looked for in, and bags that are kept of them. Our choice. */
 const BAG_DRAWS = 24;
 const MAX_BAGS = 10;
 const COSTING_SHARE = 0.8;
@@ -36,12 +39,14 @@ export interface BasketDecision {
   perfectGain: number;
   /** Strokes a round that so many balls on each shot are expected to win by deciding better. */
   gainOf(balls: readonly number[]): number;
-  /** The same in other worlds than those a basket is looked for in, to be told. */
+  /** The same in other worlds than those the basket was optimised in; the figure that is reported. */
   expectedGain(balls: readonly number[]): number;
   /** What may be decided after so many balls, in each of the worlds; for the reasons. */
   worldsAfter(balls: readonly number[]): World[];
   decide(shifts: readonly number[], left: readonly number[], isUsable: (shot: number) => boolean): Decided;
-  /** What a decision costs in a world where the true carries are off by so much from what was known at first. */
+  /**
+   * What a decision costs in a world where the true carries are off by so much from what was known at first.
+   */
   costOf(decided: Decided, shifts: readonly number[]): number;
 }
 
@@ -53,7 +58,8 @@ interface World {
 }
 
 /**
- * Prepares what a round's decisions cost by what is not known of the carries. Steps count as they are known now.
+ * Prepares what a round's decisions cost by what is not known of the carries. Steps count as they are known
+ * now.
  * @param onProgress share of the work done
  * @returns undefined where the rules allow no bag
  * @throws InvalidInputError
@@ -166,7 +172,7 @@ export function basketDecision(
     return { ...best, playedWith: ready.playedWith(best.bag) };
   }
 
-  /** What deciding anew wins over what is decided now, on average over the worlds. */
+  /** What deciding again wins over what is decided now, on average over the worlds. */
   function gainWith(
     moves: readonly (readonly number[])[],
     left: readonly number[],

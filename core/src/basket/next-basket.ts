@@ -16,7 +16,7 @@ interface BasketRequest {
   /** The bag as it is; a partial that would fill one of its steps at fault is tried. */
   bagIds: readonly string[];
   balls: number;
-  /** The player's; read off the clubs where nothing is said. */
+  /** The player's; read off the clubs where it is not given. */
   handicap?: number;
   /** How the bag is judged. */
   options?: GapOptions;
@@ -24,11 +24,14 @@ interface BasketRequest {
 
 /** Why balls are hit with a shot. Club ids; distances in metres. */
 export type BasketReason =
-  /** Whether a club is carried: in this share of cases the balls turn the choice about, mostly against another club. */
+  /**
+   * Whether a club is carried: in this share of cases the balls turn the choice about, mostly against another
+   * club.
+   */
   | { code: 'in the bag'; share: number; otherId: string | undefined }
   /** Which of two shots is hit from about there. */
   | { code: 'which shot'; otherId: string; otherShot: ShotKind; aroundM: number }
-  /** A partial nobody has told of. */
+  /** A partial whose carry is not known. */
   | { code: 'new shot' }
   /** It decides little itself and tells of its neighbours, whose carries come from the same curve. */
   | { code: 'neighbours' };
@@ -51,7 +54,7 @@ export interface BasketPart {
 
 /** Which shots to hit with so many balls. */
 export interface NextBasket {
-  /** What wins most comes first, so that whoever stops early has hit what matters. */
+  /** What wins most comes first, so that a player who stops early has hit what matters. */
   parts: readonly BasketPart[];
   /** Strokes a round they are expected to win, and what knowing every carry would. */
   gain: number;
@@ -60,7 +63,7 @@ export interface NextBasket {
   spare: number;
 }
 
-/** Balls turn a choice about in at least this share of cases for it to be the reason. Ours. */
+/** Balls turn a choice about in at least this share of cases for it to be the reason. Our choice. */
 const BAG_SHARE = 0.15;
 const DECIDING = 0.35;
 

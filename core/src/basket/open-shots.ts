@@ -5,14 +5,17 @@ import { partialToLearn } from '../rounds/index.js';
 import { scatterOf, wholeAlongM } from '../skill/index.js';
 import type { LadderClub } from '../spec/index.js';
 
-/** One shot of one club that balls may be hit with, and what is known of its mean carry. Shares are of its carry. */
+/**
+ * One shot of one club that balls may be hit with, and what is known of its mean carry. Shares are of its
+ * carry.
+ */
 export interface OpenShot {
   clubId: string;
   shotKind: ShotKind;
   shot: Shot;
   /** One standard deviation of a single ball. */
   ballShare: number;
-  /** False for a partial nobody has told of: it counts once it was hit. */
+  /** False for a partial whose carry is not known: it counts once it was hit. */
   isOwned: boolean;
 }
 
@@ -22,11 +25,14 @@ export interface OpenShots {
   covariance: readonly (readonly number[])[];
 }
 
-/** How far a partial nobody measured may be from its usual share of the full shot, one standard deviation. Ours. */
+/**
+ * How far a partial that was not measured may be from its usual share of the full shot, one standard deviation.
+ * Our choice.
+ */
 const PARTIAL_SHARE = 0.05;
 
 /**
- * Every shot of the clubs that could be measured: the full ones, the partials that are written down, and for
+ * Every shot of the clubs that could be measured: the full ones, the partials that are recorded, and for
  * each step at fault of the bag the partial that would fill its middle. What is not known of full carries is
  * shared between neighbours (see `carryCovariance`); a partial that was measured or stated is known for
  * itself, one that was modelled stands and falls with its full shot.

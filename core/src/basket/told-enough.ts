@@ -1,8 +1,8 @@
 import { NORMAL_95, deviationOf } from '../statistics/index.js';
 
-/** A spread that is not measured yet weighs as much as so many shots. Ours, as in `scatterOf`. */
+/** A spread that is not measured yet weighs as much as so many shots. Our choice, as in `scatterOf`. */
 const USUAL_SHOTS = 8;
-/** Fewer shots tell nothing anybody would trust. Ours. */
+/** Fewer shots say too little to be trusted. Our choice. */
 const MIN_SHOTS = 3;
 
 /** How far the balls of one shot have come. */
@@ -15,7 +15,7 @@ export interface Told {
 }
 
 /**
- * Whether the balls hit so far with a shot have told what they were meant to: a player who hits it more
+ * Whether the balls hit so far with a shot are enough: a player who hits it more
  * evenly than is usual is done sooner.
  * @param carriesM of the balls that count
  * @param usualM usual spread of one ball, standard deviation; until there are eight, what was seen is drawn

@@ -11,7 +11,7 @@ const OFF_DEG = 0.5;
 export const GAUGED = ['loft', 'lie'] as const;
 export type Gauged = (typeof GAUGED)[number];
 
-/** Where a gauge reading is kept, and what it is held against; of a loft nobody set, the stamp. */
+/** Where a gauge reading is kept, and what it is compared with; of a loft that was never set, the stamp. */
 export const GAUGE_KEYS: Record<Gauged, { measured: QuantityKey; wanted: readonly QuantityKey[] }> = {
   loft: { measured: 'loftMeasuredDeg', wanted: ['loftSetDeg', 'loftStampedDeg'] },
   lie: { measured: 'lieDeg', wanted: ['lieSetDeg'] },
@@ -38,7 +38,7 @@ function gaugeVerdict(offDeg: number): GaugeVerdict {
 }
 
 /**
- * A lie nobody set, as it stands on the sheet: what is wanted until somebody says otherwise.
+ * A lie that was never set, as it stands on the sheet: what is wanted until another is set.
  * @param sinceDay a reading of this day or later is a measurement of the check, and wanted by nobody
  */
 export function sheetLie(
@@ -56,7 +56,7 @@ export function sheetLie(
 
 /**
  * A club's loft or lie beside what it is wanted at.
- * @param sinceDay the first day of a check: a lie written down before it is what is wanted where nobody set one
+ * @param sinceDay the first day of a check: a lie written down before it is what is wanted where none was set
  */
 export function gaugeCheck(spec: Spec, gauged: Gauged, sinceDay?: string): GaugeCheck {
   const { measured, wanted } = GAUGE_KEYS[gauged];
@@ -107,7 +107,9 @@ export const CHECK_EVERY_DAYS = { tour: 7, home: 120 } as const;
 
 const DAY_MS = 86_400_000;
 
-/** The day of the oldest gauge reading of a bag; undefined where a club of it was never measured. YYYY-MM-DD. */
+/**
+ * The day of the oldest gauge reading of a bag; undefined where a club of it was never measured. YYYY-MM-DD.
+ */
 export function checkedOn(clubs: readonly { kind: ClubKind; spec: Spec }[]): string | undefined {
   const days = clubs.filter(({ kind }) => isGauged(kind)).map(({ spec }) => spec.loftMeasuredDeg?.takenOn);
   return days.some((day) => day === undefined) ? undefined : (days as string[]).sort()[0];
@@ -126,7 +128,7 @@ export function nextCheckDue(
   return new Date(Date.parse(`${oldest}T00:00:00Z`) + everyDays * DAY_MS).toISOString().slice(0, 10);
 }
 
-/** Two readings are one bend, or one slip; three are the beginning of a drift. Ours. */
+/** Two readings are one bend, or one slip; three are the beginning of a drift. Our choice. */
 const FEWEST_FOR_A_DRIFT = 3;
 
 /** How a club's loft has moved. Degrees, and degrees in a month of 30 days. */

@@ -26,12 +26,12 @@ const BY_HAND: readonly QuantityKey[] = ['setting', 'weights'];
 
 /**
  * What to do to a club so that its build is what it was: settings at once, the rest as jobs. Its readings of
- * shots stay; what was measured was measured. Values within what a gauge or a scale repeats to are the same.
+ * shots stay; measured values are not changed. Values within what a gauge or a scale repeats to are the same.
  * @param today YYYY-MM-DD, the day of the readings
  */
 export function clubPutBack(kind: ClubKind, now: Spec, then: Spec, today: string): ClubPutBack {
   const [is, was] = [partsOf(now), partsOf(then)];
-  // Another word for the stamp is no bend.
+  // Another word for the stamp is not a bend.
   const onlyStamped = playingLoft(now)?.from === 'stamped' && playingLoft(then)?.from === 'stamped';
   const differs = (key: QuantityKey) => {
     if (key === 'loftSetDeg' && onlyStamped) return false;

@@ -25,13 +25,13 @@ interface SpinLoss {
   told: boolean;
 }
 
-/** Fewer shots of a session say too little of its spin. Ours. */
+/** Fewer shots of a session say too little of its spin. Our choice. */
 const MIN_SPIN_SHOTS = 5;
 
 /**
  * What a wedge's full shots lost of their spin since its grooves were new, by Welch's interval; undefined
  * until two sessions of enough shots were measured since. Balls, mats and wet grass move spin as much as worn
- * grooves: it is a hint, and no cause.
+ * grooves: it is a hint, not a proof.
  * @param newOn the day the grooves were new, YYYY-MM-DD
  */
 export function spinLoss(sessions: readonly SpinSession[], newOn: string): SpinLoss | undefined {

@@ -57,7 +57,7 @@ export function measuredKey(key: QuantityKey): QuantityKey {
 
 /**
  * A job is right within these: degrees, inches, grams. A loft or a lie within what a gauge repeats to, so
- * that a bend of half a degree that was not made is none that is done. Common practice, no source.
+ * that a bend of half a degree that was not made does not count as done. Common practice, no source.
  */
 const TOLERANCES: Partial<Record<QuantityKey, number>> = {
   loftMeasuredDeg: GAUGE_DEG,
@@ -80,7 +80,10 @@ export interface Miss {
   became: number | string;
 }
 
-/** How far a value is off what was wanted; undefined where the two cannot be subtracted. Swing weights in points. */
+/**
+ * How far a value is off what was wanted; undefined where the two cannot be subtracted. Swing weights in
+ * points.
+ */
 export function offBy(
   key: QuantityKey,
   wanted: number | string,
@@ -107,8 +110,8 @@ interface Finished {
 }
 
 /**
- * What is written down when a job is done: what the club was set to, and what was measured afterwards. A
- * wanted value nobody measured is not held against anybody, and is not written down as measured either.
+ * What is recorded when a job is done: what the club was set to, and what was measured afterwards. A wanted
+ * value that was not measured is not counted as missed, and is not recorded as measured either.
  * @param wanted of the ticket
  * @param became what was measured, by the measured quantity
  * @param takenOn YYYY-MM-DD

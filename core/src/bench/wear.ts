@@ -6,7 +6,7 @@ interface GrooveWear {
   weeks: number;
   /** Shots it is taken to have been hit since, in rounds and in practice. */
   shots: number;
-  /** Nobody wrote down how often it is hit in a round. */
+  /** It is not recorded how often it is hit in a round. */
   assumed: boolean;
   /** Weeks in which it is due, from the day the grooves were new. */
   dueWeeks: number;
@@ -22,18 +22,18 @@ const DAY_MS = 86_400_000;
  */
 const TOUR_WEEKS = 8;
 const TOUR_SHOTS = TOUR_WEEKS * 5 * 4 * 2;
-/** Played or not, steel rusts and sand blunts: nobody is told later than after two years. Ours. */
+/** Played or not, steel rusts and sand blunts: a wedge is due after two years at the latest. Our choice. */
 const MOST_WEEKS = 104;
 const FEWEST_WEEKS = 6;
-/** Rounds a week where nobody said: one. A tour player's five are said in the settings. */
+/** Rounds a week where it is not said: one. A tour player's five are said in the settings. */
 const USUAL_ROUNDS_A_WEEK = 1;
 const PRACTICE_SHARE = 2;
-/** Shots a round with a wedge nobody counted. Ours. */
+/** Shots a round with a wedge when they were not counted. Our choice. */
 const USUAL_HITS = 3;
 
 /**
- * How long a wedge's grooves have been in use, and when they are due; undefined for a club that is no wedge
- * or whose grooves nobody dated.
+ * How long a wedge's grooves have been in use, and when they are due; undefined for a club that is not a wedge
+ * or whose grooves have no date.
  * @param today YYYY-MM-DD
  */
 export function grooveWear(
@@ -63,7 +63,7 @@ export function grooveWear(
 
 /** How long a grip has been on. */
 interface GripWear {
-  /** YYYY-MM-DD: the day it was written down. */
+  /** YYYY-MM-DD: the day it was recorded. */
   since: string;
   dueOn: string;
   due: boolean;
@@ -73,7 +73,7 @@ interface GripWear {
 const GRIP_ROUNDS = 40;
 const GRIP_WEEKS_AT_MOST = 52;
 
-/** When a club's grip is due; undefined where none is written down. @param today YYYY-MM-DD */
+/** When a club's grip is due; undefined where none is recorded. @param today YYYY-MM-DD */
 export function gripWear(
   { spec }: { spec: Spec },
   today: string,

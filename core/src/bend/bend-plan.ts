@@ -39,8 +39,8 @@ export interface BendPlan {
   /** Half degrees bent in all; a turned sleeve counts as one. */
   effort: number;
   /**
-   * Root mean square of step less target over the steps the school speaks of; metres, or degrees for a school
-   * of lofts.
+   * Root mean square of step less target over the steps the strategy judges; metres, or degrees for a strategy
+   * that spaces lofts.
    */
   offTarget: number;
   /** The same at worst, with every changed club half a degree off what was asked, either way. */
@@ -62,35 +62,35 @@ export interface BendAnswer {
    * as any that near. `now` where no bend is worth it.
    */
   chosen: BendPlan;
-  /** Clubs that could be bent, but nobody has told or measured their carry: they are left as they are. */
+  /** Clubs that could be bent, but whose carry is neither stated nor measured: they are left as they are. */
   unmeasured: number;
   /** The best other plan of no more bending than the chosen one. */
   nextBest?: BendPlan;
 }
 
 interface BendRequest {
-  /** The bag, with a modelled place for clubs whose carry nobody knows (`placedClubs`). */
+  /** The bag, with a modelled place for clubs whose carry is not known (`placedClubs`). */
   clubs: readonly LadderClub[];
   /** What may be done, by club id; clubs that are not named stay as they are. */
   choices: ReadonlyMap<string, readonly LoftChoice[]>;
   options?: GapOptions;
 }
 
-/** Nobody bends more in one go: 12 degrees over all clubs. Ours. */
+/** No more is bent in one go: 12 degrees over all clubs. Our choice. */
 const MAX_EFFORT = 24;
 /**
  * A plan nearer to its targets than another by less is not worth more bending: what the bench itself cannot
- * hold. Ours.
+ * hold. Our choice.
  */
 const SAME_M = 0.5;
 const SAME_DEG = 0.15;
 
 /**
- * The bends that bring a bag's steps nearest to what its school wants, for every amount of bending, and the
- * least that will do. The targets are those of the bag as it is; every plan is proved best of its effort (an
- * exact search over all choices of all clubs), and none that makes the bag's report worse is chosen. A carry
- * that is only modelled is not bent for, unless the school speaks of lofts; and nothing is bent for a minimal
- * bag, whose steps partial shots bridge.
+ * The bends that bring a bag's steps nearest to what its gapping strategy wants, for every amount of bending,
+ * and the least that will do. The targets are those of the bag as it is; every plan is proved best of its
+ * effort (an exact search over all choices of all clubs), and none that makes the bag's report worse is chosen.
+ * A carry that is only modelled is not bent for, unless the strategy spaces lofts; and nothing is bent for a
+ * minimal bag, whose steps partial shots bridge.
  * @throws InvalidInputError naming a setting out of its bounds
  */
 export function bendPlan({ clubs, choices, options = {} }: BendRequest): BendAnswer {
@@ -177,7 +177,7 @@ export function bendPlan({ clubs, choices, options = {} }: BendRequest): BendAns
   }
 
   /**
-   * The dearest the plan can turn out with every changed club half a degree off, either way. Exact, by the
+   * The worst the plan can turn out with every changed club half a degree off, either way. Exact, by the
    * same search upside down.
    */
   function costAtWorst(degrees: readonly number[]): number {
@@ -215,7 +215,7 @@ export function bendPlan({ clubs, choices, options = {} }: BendRequest): BendAns
   }
 }
 
-/** The school speaks of this step. */
+/** The strategy judges this step. */
 function isCounted({ targetM, targetDeg, loftDeg }: StepReport): boolean {
   return targetM !== undefined || (targetDeg !== undefined && loftDeg !== undefined);
 }

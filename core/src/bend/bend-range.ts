@@ -21,7 +21,7 @@ const MATERIAL_DEG: Record<HeadMaterial, number> = {
   hollow: 0,
   'no hosel': 0,
 };
-/** Of a head nobody has said the material of: what even a cast one takes. */
+/** Of a head whose material is not recorded: what even a cast one takes. */
 const UNKNOWN_DEG = 1;
 /** What a bench can hold. Common practice, no source. */
 export const BEND_STEP_DEG = 0.5;
@@ -56,7 +56,7 @@ export interface BounceWindow {
   maxDeg: number;
 }
 
-/** Where nothing is said. Ours. */
+/** Where it is not given. Our choice. */
 export const USUAL_BOUNCE_WINDOW: BounceWindow = { minDeg: 4, maxDeg: 14 };
 
 /**

@@ -16,7 +16,7 @@ export interface SleevePosition {
 const MAX_POSITIONS = 16;
 const MAX_DEG = 4;
 
-/** Of a head whose sleeve nobody has written down. Ours; the maker's table goes before it. */
+/** Of a head whose sleeve is not recorded. Our choice; the maker's table goes before it. */
 export const GENERIC_SLEEVE: readonly SleevePosition[] = [
   position('-1', -1),
   position('standard', 0),
@@ -72,12 +72,12 @@ interface Sleeve {
   positions: readonly SleevePosition[];
   /** The position it is in; undefined where the written setting is none of them. */
   now?: SleevePosition;
-  /** Nobody has written this head's own down. */
+  /** This head's own positions are not recorded. */
   generic: boolean;
 }
 
 /**
- * A club's sleeve: its own where it is written down and can be read, the generic one where only a setting is,
+ * A club's sleeve: its own where it is recorded and can be read, the generic one where only a setting is,
  * none where neither is.
  */
 export function sleeveOf(spec: Spec): Sleeve | undefined {

@@ -26,7 +26,7 @@ export interface Calibration {
   verdict: CalibrationVerdict;
 }
 
-/** Fewer say nothing of how sure to be. Ours. */
+/** Fewer say nothing of how sure to be. Our choice. */
 export const FEWEST_TO_JUDGE = 8;
 /** Half of all normal deviates lie within this many standard deviations. */
 const NORMAL_50 = 0.6745;

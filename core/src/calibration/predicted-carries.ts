@@ -4,7 +4,7 @@ import { BASELINE, type Conditions } from '../conditions/index.js';
 import type { LadderClub } from '../spec/index.js';
 
 /**
- * What an expected carry stood on; `moved` is one taken before the club was bent or built anew, moved by the
+ * What an expected carry stood on; `moved` is one taken before the club was bent or built again, moved by the
  * model.
  */
 export const PREDICTION_BASES = ['measured', 'stated', 'moved', 'modelled'] as const;
@@ -36,9 +36,9 @@ export interface Prediction {
 }
 
 /**
- * What the sheet said of the clubs of a session before it, held against what it found. A club without a loft
+ * What the sheet said of the clubs of a session before it, compared with what it found. A club without a loft
  * or a carry was not spoken of, and is left out.
- * @param clubs as they were known before, all of the player's: those that were not hit foretell those that were
+ * @param clubs as they were known before, all of the player's: those that were not hit predict those that were
  * @param conditions the air the carries are known in
  */
 export function predictedCarries(

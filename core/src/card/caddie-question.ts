@@ -53,7 +53,8 @@ export interface CaddieAnswer {
 }
 
 /**
- * The two clubs to choose between for one shot at a green, by the strokes that are left over where each may end.
+ * The two clubs to choose between for one shot at a green, by the strokes that are left over where each may
+ * end.
  * @param clubs of the bag, each with a carry as far as one can be had (see `placedClubs`)
  * @throws InvalidInputError naming the field
  */
@@ -102,5 +103,5 @@ export function caddieAnswer(
   };
 }
 
-/** A ball that comes down shorter than this of the flag has not reached a usual green. Ours. */
+/** A ball that comes down shorter than this of the flag has not reached a usual green. Our choice. */
 export const GREEN_HALF_M = 13;

@@ -30,7 +30,7 @@ export interface CardSteps {
 }
 
 export interface CardRequest {
-  /** The whole locker, as it is written down: clubs without a carry are placed by the others. */
+  /** The whole locker, as it is recorded: clubs without a carry are placed by the others. */
   clubs: readonly LadderClub[];
   bagIds: readonly string[];
   /** Where the carries are known from. */
@@ -73,7 +73,7 @@ export interface CardClub {
   name: string;
   kind: LadderClub['kind'];
   loftDeg?: number;
-  /** In the order of `shotKindsIn`; those nobody wrote down are not there. */
+  /** In the order of `shotKindsIn`; those not recorded are left out. */
   shots: readonly CardShot[];
   /**
    * The flag a normal swing stops beside: carry there and run on these greens; for a driver the run of the

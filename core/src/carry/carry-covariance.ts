@@ -9,7 +9,7 @@ import { gaussianProcess } from '../statistics/index.js';
 import type { LadderClub } from '../spec/index.js';
 
 /*
- * How players differ from the stock swing, as standard deviations of the logarithm of carry. Ours: wide
+ * How players differ from the stock swing, as standard deviations of the logarithm of carry. Our choice: wide
  * enough that the stock table's own scatter about the flight model (1.7 %) is well inside; docs/validation.md
  * prints how often the interval held in leave-one-out.
  */
@@ -18,9 +18,12 @@ const PER_KIND = 0.03;
 const PER_TEN_DEGREES = 0.02;
 const WAVE = 0.025;
 const WAVE_DEG = 8;
-/** Two builds of one kind and loft differ by this share of their carry, one standard deviation. Ours. */
+/** Two builds of one kind and loft differ by this share of their carry, one standard deviation. Our choice. */
 export const BUILD_SHARE = 0.018;
-/** No measured mean is known closer than this share of it: the day, the balls and the monitor differ. Ours. */
+/**
+ * No measured mean is known closer than this share of it: the day, the balls and the monitor differ. Our
+ * choice.
+ */
 const MIN_MEASURED = 0.004;
 
 /** A club as the curve of carry over loft sees it. */
@@ -39,7 +42,7 @@ export function sharedVariance(a: Place, b: Place): number {
   );
 }
 
-/** How closely a carry somebody measured or stated is known: one standard deviation, as a share of it. */
+/** How closely a measured or stated carry is known: one standard deviation, as a share of it. */
 export function knownShare(shot: Shot): number {
   if (shot.source === 'stated') return carryErrorM(shot) / shot.carryM;
   const error = carryStandardErrorM(shot);
@@ -48,8 +51,8 @@ export function knownShare(shot: Shot): number {
 
 /**
  * How far the true full carries of some clubs may be from what is known of them, and how much of that they
- * share: a club whose carry nobody has told is as uncertain as the player's curve, and so are its neighbours;
- * one that was measured is as good as its shots, and no worse than the curve foretells it.
+ * share: a club whose carry is not known is as uncertain as the player's curve, and so are its neighbours;
+ * one that was measured is as good as its shots, and no worse than the curve predicts it.
  * @returns covariances of the logarithm of carry, club by club in the order given
  */
 export function carryCovariance(clubs: readonly LadderClub[]): number[][] {

@@ -28,7 +28,8 @@ export interface CarryCurve {
   sevenIronSpeedMps: number;
   /**
    * The full shot of a club of this kind and loft.
-   * @param longerIn than such clubs usually are, inches; the head comes faster, and that is all that is known of it
+   * @param longerIn than such clubs usually are, inches; the head comes faster, and that is all that is known
+   * of it
    * @throws InvalidInputError naming the field
    */
   at(kind: ClubKind, loftDeg: number, longerIn?: number): CarryEstimate;
@@ -198,7 +199,7 @@ function speedOf(
   }
   return (low + high) / 2;
 }
-/** 82 mph: between an ambitious amateur and the tour. Ours. */
+/** 82 mph: between an ambitious amateur and the tour. Our choice. */
 const NOBODY_KNOWN_MPS = TOUR_SEVEN_IRON_MPS * 0.91;
 
 /**

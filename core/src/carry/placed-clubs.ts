@@ -6,9 +6,9 @@ import { carryCurve, type CarryCurve } from './carry-curve.js';
 import { whatIf } from './what-if.js';
 
 /**
- * Clubs with a place on the ladder for those whose full carry nobody knows: what the player's own other clubs
- * foretell for their kind and loft, marked as modelled, with its interval (about a third either way where no
- * carry is known at all). A shot taken before the club was bent or built anew is moved by the model and
+ * Clubs with a place on the ladder for those whose full carry is not known: what the player's own other clubs
+ * predict for their kind and loft, marked as modelled, with its interval (about a third either way where no
+ * carry is known at all). A shot taken before the club was bent or built again is moved by the model and
  * marked as modelled. What is known stays as it is; a club without a loft, or with one no such club has,
  * stays without.
  * @param conditions the air the carries are known in
@@ -43,7 +43,7 @@ export function placedClubs(clubs: readonly LadderClub[], conditions: Conditions
 
 /**
  * The model's word on a bend or a length is good to this share of it; a new shaft or a sleeve may do this
- * share of the carry either way. One standard deviation; ours.
+ * share of the carry either way. One standard deviation; our choice.
  */
 const MOVED_ERROR = 0.25;
 const REBUILT_ERROR = 0.02;

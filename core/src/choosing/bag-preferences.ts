@@ -7,7 +7,7 @@ import { TIE_STROKES } from './tie.js';
 import { putterStrokes, type PutterStrategy } from './putter.js';
 import type { BounceStrategy } from './sole.js';
 
-/** What a player wants of a choice, as it is written down. */
+/** What a player wants of a choice, as it is recorded. */
 export interface BagPreferences {
   /** Clubs carried at most. */
   limit: number;
@@ -31,7 +31,7 @@ export interface BagPreferences {
 }
 
 /**
- * Nobody carries two drivers, though two that roll out a little differently would suit different holes.
+ * No player carries two drivers, though two that roll out a little differently would suit different holes.
  * Common practice, no source.
  */
 const ONE_DRIVER: BagPreferences['kinds'] = [{ kind: 'driver', most: 1 }];
@@ -71,7 +71,8 @@ interface PreferencesFor {
 }
 
 /**
- * Preferences as prices and rules of a choice. A club an event does not allow is never in it, whoever loves it.
+ * Preferences as prices and rules of a choice. A club an event does not allow is never in it, whatever it is
+ * worth to the player.
  */
 export function choosingRulesOf({
   preferences,
@@ -173,8 +174,8 @@ export function withinSwaps(
 }
 
 /**
- * What a locker lacks, or what is wrong in it; said, because a round without a wedge is mostly a slip of the pen.
- * Of clubs that are mixed up: the one that carries farther, and the one of less loft.
+ * What a locker lacks, or what is wrong in it; said, because a round without a wedge is mostly a slip of the
+ * pen. Of clubs that are mixed up: the one that carries farther, and the one of less loft.
  */
 export interface LockerFinding {
   code: 'no wedge' | 'no putter' | 'no carry' | 'mixed up';

@@ -40,13 +40,13 @@ export interface ChoosingRules {
     ids: readonly string[];
     least?: number;
     most?: number;
-    /** What it is to a person, where it is more than its clubs. */ name?: string;
+    /** What it is called, where that is more than its clubs. */ name?: string;
   }[];
   /** At most so many of a kind. */
   kinds: readonly { kind: ClubKind; most: number }[];
   /** Distances some shot must come within so many metres of. */
   mustCover: readonly { distanceM: number; withinM: number }[];
-  /** The player's, by which shots scatter where no day says it; read off the clubs where nothing is said. */
+  /** The player's, by which shots scatter where no day says it; read off the clubs where it is not given. */
   handicap?: number;
   /** Swings of a round the weights are shares of; needs that were counted say their own. */
   swings?: number;
@@ -59,12 +59,14 @@ interface ChoosingDay {
   bounce: BounceStrategy;
 }
 
-/** How needs are costed: on a day, whose shots know their player, or as the shots are, by the player's handicap. */
+/**
+ * How needs are costed: on a day, whose shots know their player, or as the shots are, by the player's handicap.
+ */
 type DemandCosting = ChoosingDay | { handicap?: number | undefined };
 
-/** Full swings of a round; the needs' weights are shares of it. Ours. */
+/** Full swings of a round; the needs' weights are shares of it. Our choice. */
 const FULL_SWINGS_A_ROUND = 36;
-/** What one uneven step is worth where a player says nothing. Strokes a round; ours. */
+/** What one uneven step is worth where a player says nothing. Strokes a round; our choice. */
 export const USUAL_UNEVEN_STROKES = 0.04;
 
 export const DEFAULT_CHOOSING_RULES: ChoosingRules = {
@@ -100,9 +102,9 @@ export type DemandCosts = readonly ReadonlyMap<string, { strokes: number; shot: 
 
 /**
  * The choice of a bag written out. Needs weigh in proportion to their weights, together a round of full
- * swings; a step costs the square of how far it is from its school's target, counted in targets. The target
- * of a school that spaces carries is what the whole locker's reach would be cut into by as many clubs as may
- * be carried, so that it does not change with what is chosen.
+ * swings; a step costs the square of how far it is from its gapping strategy's target, counted in targets. The
+ * target of a strategy that spaces carries is what the whole locker's reach would be cut into by as many clubs
+ * as may be carried, so that it does not change with what is chosen.
  * @throws InvalidInputError naming the field, or the club a rule names that is not there
  */
 export function bagChoosing(
@@ -223,7 +225,9 @@ export interface ChosenBag {
   price: number;
 }
 
-/** Why a club is in it: what the bag would cost without it, the need that asks for it most, and with which shot. */
+/**
+ * Why a club is in it: what the bag would cost without it, the need that asks for it most, and with which shot.
+ */
 export interface ClubReason {
   id: string;
   worth: number;
@@ -256,7 +260,9 @@ export interface LeftOut {
   /** The same as it is played: without what having the clubs costs (a change, comfort, money). */
   onTheCourse: number;
   outId: string | undefined;
-  /** A rule that keeps it out of a place where it would be better than the best bag, and by how many strokes. */
+  /**
+   * A rule that keeps it out of a place where it would be better than the best bag, and by how many strokes.
+   */
   keptOutBy?: { rule: string; gains: number; outId: string };
 }
 /** One club in, one out: what the bag costs more then, over the best. */
@@ -363,7 +369,7 @@ export function chooseBag(choosing: BagChoosing, runnersUp = 4, stop?: () => boo
 
   /**
    * Where a club would be better than the best bag, and the one rule that forbids it; locks on the club
-   * itself were somebody's word.
+   * itself were set by a person.
    */
   function keptOut(into: number): LeftOut['keptOutBy'] {
     const outs = [...best!.chosen].map((out) => ({ out, gains: best!.cost - changed(into, out) }));

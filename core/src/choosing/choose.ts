@@ -16,7 +16,9 @@ export interface Choice {
   bound: number;
   /** Sets of choices that were bounded. */
   nodes: number;
-  /** What each need was worth to the bound of all choices; another choice for the same needs may begin with it. */
+  /**
+   * What each need was worth to the bound of all choices; another choice for the same needs may begin with it.
+   */
   prices: Float64Array;
 }
 
@@ -27,7 +29,9 @@ interface ChooseOptions {
   below?: number;
   /** What is settled from the start. */
   settled?: Settled;
-  /** Of a choice for the same needs, under whatever rules: the bound is good sooner, and the choice the same. */
+  /**
+   * Of a choice for the same needs, under whatever rules: the bound is good sooner, and the choice the same.
+   */
   prices?: Float64Array;
 }
 
@@ -186,7 +190,7 @@ export function choose(
     const { value, hopeless } = improve(prices, settled, rounds, seen);
     if (hopeless) return;
     if (isRoot) polish();
-    // A club stays where the cheapest path has it, in or out, if the other would make the bound too dear.
+    // A club stays where the cheapest path has it, in or out, if the other would make the bound too high.
     const onPath = new Set(path.chosen.subarray(0, bound(prices, settled).count));
     for (let c = 0; c < n; c++) {
       if (settled[c] !== 0) continue;

@@ -5,7 +5,7 @@ import { InvalidInputError } from '../invalid-input-error.js';
  * pair one to one.
  */
 export interface ChoosingRule {
-  /** What it is to a person: "always the Driver", "at most four wedges". */
+  /** What it is called: "always the Driver", "at most four wedges". */
   name: string;
   /** Places in `clubs`. */
   members: readonly number[];

@@ -2,8 +2,8 @@ import type { ChoosingModel } from './choosing-model.js';
 import type { Settled } from './ladder-path.js';
 
 /**
- * Settles what the rules leave no choice about, once some clubs are settled: the last place of a rule's least, and
- * everything beyond its most.
+ * Settles what the rules leave no choice about, once some clubs are settled: the last place of a rule's least,
+ * and everything beyond its most.
  * @param settled changed in place
  * @returns false when the rules cannot be kept
  */

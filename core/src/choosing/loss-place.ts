@@ -1,6 +1,6 @@
 import { TOUCH_M, type ShotDemand } from './shot-demand.js';
 
-/** Less than this is not worth saying where. Strokes; ours. */
+/** Less than this is not worth saying where. Strokes; our choice. */
 export const MIN_TOLD_STROKES = 0.02;
 /** Where strokes are lost, as a player speaks of it. */
 export type LossPlace =

@@ -8,7 +8,7 @@ const TWIN_DEG = 1.5;
 /**
  * Clubs as a choice can hold them against each other: what is not known of a full shot is filled in from the
  * player's own other clubs, so that nothing gains by not being known. A carry that is missing is the one they
- * foretell, marked as modelled, with its interval (with no club known about a third either way); height from
+ * predict, marked as modelled, with its interval (with no club known about a third either way); height from
  * the same curve; the run of the nearest club that has one. What is known stays as it is; a club without a
  * loft and a carry stays without. A partial or hard shot is the player's, not the head's: a club that shows
  * none of its own is given those of another of its kind and loft, in proportion to their full shots, marked
@@ -18,7 +18,7 @@ export function withModelledCarries(
   clubs: readonly LadderClub[],
   conditions: Conditions = BASELINE,
 ): LadderClub[] {
-  /** Heads of one kind within a degree and a half are swung alike. Ours. */
+  /** Heads of one kind within a degree and a half are swung alike. Our choice. */
   const withTwinsShots = (club: LadderClub): LadderClub => {
     const { full } = club.shots;
     if (!full || club.loftDeg === undefined || Object.keys(club.shots).length > 1) return club;
@@ -62,14 +62,14 @@ export function withModelledCarries(
     if (!isFullSwing(kind) || (full && full.totalM !== undefined && full.apexM !== undefined)) return club;
     if (!full && loftDeg === undefined) return club;
     try {
-      const foretold = loftDeg === undefined ? undefined : curveOf().at(kind, loftDeg);
-      const carryM = full?.carryM ?? foretold!.carryM.value;
+      const predicted = loftDeg === undefined ? undefined : curveOf().at(kind, loftDeg);
+      const carryM = full?.carryM ?? predicted!.carryM.value;
       const nearest = nearestTo(runs, carryM);
       const filled: Shot = {
-        ...(full ?? { carryM, plusMinusM: foretold!.carryM.plusMinus, source: 'modelled' as const }),
-        ...(foretold && {
-          apexM: full?.apexM ?? foretold.apexM.value,
-          descentDeg: full?.descentDeg ?? foretold.descentDeg.value,
+        ...(full ?? { carryM, plusMinusM: predicted!.carryM.plusMinus, source: 'modelled' as const }),
+        ...(predicted && {
+          apexM: full?.apexM ?? predicted.apexM.value,
+          descentDeg: full?.descentDeg ?? predicted.descentDeg.value,
         }),
         ...(nearest && { totalM: full?.totalM ?? carryM + nearest.runM }),
       };

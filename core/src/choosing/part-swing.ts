@@ -7,11 +7,11 @@ import type { PlayedClub, PlayedShot } from './played-shot.js';
  * practice, no source.
  */
 const SHORT_IRON_DEG = 36;
-/** What any part swing costs, and what one of nearly nothing costs besides. Strokes; ours. */
+/** What any part swing costs, and what one of nearly nothing costs besides. Strokes; our choice. */
 const EFFORT_STROKES = 0.02;
 /**
  * A part swing comes in lower and with less spin: on a green it runs so much farther for a swing of nothing,
- * per degree of loft under a lob wedge's. Metres; ours.
+ * per degree of loft under a lob wedge's. Metres; our choice.
  */
 const RUN_PER_DEG = 0.5;
 const LOB_DEG = 60;
@@ -23,9 +23,9 @@ function isSwungInPart(kind: ClubKind, loftDeg: number | undefined): boolean {
 }
 
 /**
- * A wedge or short iron swung less than full, besides the part swings that are written down: any carry up to
+ * A wedge or short iron swung less than full, besides the part swings that are recorded: any carry up to
  * the full one, spread as an unpractised shot is, or as the full one where that is wider. One that was
- * practised is closer and costs less; a club nobody wrote any down for is not the better for it.
+ * practised is closer and costs less; a club without recorded ones is not the better for it.
  * @param carryM wanted
  */
 export function partSwing(

@@ -19,13 +19,15 @@ export interface PlayedShot extends Shot {
 }
 export type PlayedClub = Omit<LadderClub, 'shots'> & {
   shots: Partial<Record<ShotKind, PlayedShot>>;
-  /** Of whoever swings it; the tour's where nothing is said. */
+  /** Of the player who swings it; the tour's where it is not given. */
   handicap?: number;
 };
 
-/** The wind a shot meets is within this share of the wind expected, one standard deviation. Ours. */
+/** The wind a shot meets is within this share of the wind expected, one standard deviation. Our choice. */
 const GUST_SHARE = 0.3;
-/** A cross wind turns a little as it gusts: this share of it comes across, one standard deviation. Ours. */
+/**
+ * A cross wind turns a little as it gusts: this share of it comes across, one standard deviation. Our choice.
+ */
 const TURN_SHARE = 0.2;
 
 export interface Wind {

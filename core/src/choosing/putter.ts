@@ -10,16 +10,19 @@ export const PUTTER_STRATEGIES: readonly PutterStrategy[] = ['gamer', 'heavy on 
 
 /**
  * Head weights for a slow and a fast green, grams, and the speeds they are for. Both schools are common
- * practice, no source; the numbers are ours.
+ * practice, no source; the numbers are our choice.
  */
 const LIGHT_G = 340;
 const HEAVY_G = 375;
 const SLOW_M = 2.4;
 const FAST_M = 3.6;
-/** Twenty grams from what is wanted, in strokes a round; as the square, and never more than a quarter stroke. Ours. */
+/**
+ * Twenty grams from what is wanted, in strokes a round; as the square, and never more than a quarter stroke.
+ * Our choice.
+ */
 const TWENTY_GRAMS_STROKES = 0.05;
 const MAX_STROKES = 0.25;
-/** What another putter than the gamer's costs who putts with one only. Strokes a round; ours. */
+/** What another putter than the gamer's costs a player who uses only one. Strokes a round; our choice. */
 const STRANGER_STROKES = 0.3;
 
 /** The head weight greens of this speed ask for, grams. */
@@ -33,7 +36,7 @@ export function wantedHeadG(
     : HEAVY_G - fast * (HEAVY_G - LIGHT_G);
 }
 
-/** What a putter costs on these greens, strokes a round; a head nobody has weighed costs nothing. */
+/** What a putter costs on these greens, strokes a round; a head that was not weighed costs nothing. */
 export function putterStrokes(
   putter: LadderClub,
   ground: CourseGround,

@@ -2,9 +2,12 @@ import { LIES, type Lie } from '../plays-like/index.js';
 import type { Slope, Hazard } from '../courses/index.js';
 import { InvalidInputError, requireWithin, type Bounds } from '../invalid-input-error.js';
 
-/** A shot a round asks for. Metres; weights are counted against each other, so that only their proportions matter. */
+/**
+ * A shot a round asks for. Metres; weights are counted against each other, so that only their proportions
+ * matter.
+ */
 export interface ShotDemand {
-  /** Of one that was derived: the same however often the round is worked out. What somebody changed is kept by it. */
+  /** Of a derived one: the same every time the round is worked out, so that changes can be kept by it. */
   id?: string;
   /** "second at the 7th". */
   name: string;
@@ -33,7 +36,7 @@ export interface ShotDemand {
   windFromDeg?: number;
   /** Where it comes down, above the ball. */
   elevationChangeM?: number;
-  /** What lies before a green that must be held; sand where nothing is said. */
+  /** What lies before a green that must be held; sand where it is not given. */
   front?: 'sand' | 'water';
   slope?: Slope;
   /** To a fairway: what may be hit into, by its distance from the ball. */
@@ -44,7 +47,7 @@ export interface ShotDemand {
   playsLikeM?: number;
 }
 
-/** What a derived demand is told by, and one somebody wrote down. */
+/** What a derived demand is told by, and one entered by hand. */
 export function demandKey({ id, name }: Pick<ShotDemand, 'id' | 'name'>): string {
   return id ?? name;
 }

@@ -11,13 +11,13 @@ import type { Firmness } from '../run-out/index.js';
 export type BounceStrategy = 'match' | 'low' | 'middle';
 export const BOUNCE_STRATEGIES: readonly BounceStrategy[] = ['match', 'low', 'middle'];
 
-/* Firm and tight turf wants less bounce, soft turf and fluffy sand more: common practice, no source. The degrees are ours. */
+/* Firm and tight turf wants less bounce, soft turf and fluffy sand more: common practice, no source. The degrees are our choice. */
 const TURF_BOUNCE: Record<Firmness, number> = { soaked: 14, soft: 12, medium: 10, firm: 7, baked: 5 };
 const SAND_BOUNCE: Record<CourseGround['sand'], number> = { hard: 6, medium: 10, fluffy: 14 };
 const MIDDLE_BOUNCE = 10;
-/** Up to here bounce is low enough for who wants it low. */
+/** Up to here bounce is low enough for a player who wants it low. */
 const LOW_BOUNCE = 6;
-/** What a grind adds to the bounce a player meets. Ours. */
+/** What a grind adds to the bounce a player meets. Our choice. */
 const GRINDS: readonly (readonly [RegExp, number])[] = [
   [/wide/i, 2],
   [/full/i, 1],
@@ -26,7 +26,7 @@ const GRINDS: readonly (readonly [RegExp, number])[] = [
 ];
 /**
  * A shot with five degrees too much or too little costs this much; as the square, and never more than four
- * times it. Strokes; ours.
+ * times it. Strokes; our choice.
  */
 const FIVE_DEGREES_STROKES = 0.012;
 
@@ -47,7 +47,9 @@ export function wantedBounceDeg(lie: Lie, ground: CourseGround, school: BounceSt
   return TURF_BOUNCE[ground.fairways] + (lie.includes('rough') ? 1 : 0);
 }
 
-/** What a wedge's sole costs a shot from this lie; nothing where its bounce is not known, or it stands on a tee. */
+/**
+ * What a wedge's sole costs a shot from this lie; nothing where its bounce is not known, or it stands on a tee.
+ */
 export function soleStrokes(
   club: LadderClub,
   lie: Lie,

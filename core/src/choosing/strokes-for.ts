@@ -8,13 +8,15 @@ import { TOUCH_M, type ShotDemand } from './shot-demand.js';
 import { partSwing } from './part-swing.js';
 import type { PlayedClub, PlayedShot } from './played-shot.js';
 
-/** A usual green and fairway where a need says nothing of its own; ours. */
+/** A usual green and fairway where a need says nothing of its own; our choice. */
 const USUAL_HALF_M = { green: 13, fairway: 15 } as const;
 const USUAL_LEFT_M = 130;
 /** What is not known of a shot: run, descent. From memory of tour players. */
 const USUAL_RUN_M = 3;
 const USUAL_LAND_DEG = 47;
-/** A shot asked to do more, or less, than a full swing is a little likelier to go wrong. Strokes; ours. */
+/**
+ * A shot asked to do more, or less, than a full swing is a little likelier to go wrong. Strokes; our choice.
+ */
 const EFFORT: Record<UsualShotKind, number> = {
   full: 0,
   hard: 0.03,
@@ -25,29 +27,29 @@ const EFFORT: Record<UsualShotKind, number> = {
 };
 /** Speed lost is carry lost, and a little more. */
 const CARRY_PER_SPEED = 1.4;
-/** Nobody drives off the ground without losing something. Strokes; ours. */
+/** A drive off the ground always loses something. Strokes; our choice. */
 const DRIVER_OFF_THE_GROUND = 0.25;
 /**
  * A strong deep-faced wood is for the tee: what each degree under this loft costs off the ground. Common
- * practice, no source; the size is ours.
+ * practice, no source; the size is our choice.
  */
 const GROUND_WOOD_DEG = 15;
 const STRONG_WOOD_STROKES = 0.03;
-/** A tilt towards the player holds a ball, one away lets it go: factors of the run. Ours. */
+/** A tilt towards the player holds a ball, one away lets it go: factors of the run. Our choice. */
 const SLOPE_RUN: Record<Slope, number> = { towards: 0.65, flat: 1, away: 1.35 };
 /**
  * Flags stand off the middle and are played at: so much of a green's half width is left around the shot, on
- * average. Ours; held to whole rounds.
+ * average. Our choice; held to whole rounds.
  */
 const GREEN_AROUND_FLAG = 0.78;
-/** What guards a green lies within so far of its edge; shorter than that, on line, is fairway. Ours. */
+/** What guards a green lies within so far of its edge; shorter than that, on line, is fairway. Our choice. */
 const FRONT_M = 25;
 const APRON_HALF_M = 15;
-/** A ball dropped behind the water before a green. Ours. */
+/** A ball dropped behind the water before a green. Our choice. */
 const DROP_M = 20;
-/** Among trees a stroke is half lost. Ours. */
+/** Among trees a stroke is half lost. Our choice. */
 const TREES_STROKES = 0.5;
-/** A hazard at a side begins with the edge of the corridor and is so deep. Ours. */
+/** A hazard at a side begins with the edge of the corridor and is so deep. Our choice. */
 const HAZARD_DEPTH_M = 30;
 /**
  * Points a shot's scatter is summed over, twice as many where one side differs from the other: within about
@@ -58,7 +60,7 @@ const PLACES = 48;
 export const PLACES_OF_MANY = 24;
 /** Mis-hits are short of what was aimed at wherever they end: a quarter of the points. */
 const MISHIT_PLACES = 0.25;
-/** A club with no shot for it: as good as a stroke and a half lost. Ours. */
+/** A club with no shot for it: as good as a stroke and a half lost. Our choice. */
 const NO_SHOT_STROKES = 1.5;
 
 /** Where a shot leaves the ball: what it lies in, how far from the hole, and strokes lost besides. */
@@ -81,20 +83,22 @@ export interface Aimed {
   mishitShare: number;
   mishitShortM: number;
   strokes: number;
-  /** Of whoever plays it, for the strokes that follow. */
+  /** Of the player, for the strokes that follow. */
   handicap: number;
 }
 
 /**
  * How much shorter a ball carries to ground that is higher: it is met earlier on the way down. Metres; less
  * than zero downhill.
- * @param descentDeg the usual where nobody knows it
+ * @param descentDeg the usual one where it is not known
  */
 export function riseLossM(elevationChangeM = 0, descentDeg = USUAL_LAND_DEG): number {
   return elevationChangeM / Math.tan((Math.max(20, descentDeg) * Math.PI) / 180);
 }
 
-/** What a lie leaves of a carry, what the rise of the ground takes off it, and by what factor it scatters more. */
+/**
+ * What a lie leaves of a carry, what the rise of the ground takes off it, and by what factor it scatters more.
+ */
 function fromLie(
   demand: Pick<ShotDemand, 'lie' | 'elevationChangeM'>,
   kind: ClubKind,
@@ -161,7 +165,10 @@ export function aimed(
   };
 }
 
-/** What becomes of an aimed shot that comes down `along` farther and `across` to the right of where it was meant to. */
+/**
+ * What becomes of an aimed shot that comes down `along` farther and `across` to the right of where it was meant
+ * to.
+ */
 export function outcomeOf(
   demand: ShotDemand,
   { carryM, fairwayRunM, greenRunM }: Aimed,
@@ -267,11 +274,11 @@ export function strokesOfAim(demand: ShotDemand, aim: Aimed, places = PLACES): n
 
 /**
  * Loft a short shot is best played with, by what it lies in. Common practice, no source; what a degree less
- * costs is ours.
+ * costs is our choice.
  */
 const TOUCH_LOFT = { sand: 57, rough: 58, fairway: 54 } as const;
 const TOUCH_DEGREE_STROKES = 0.008;
-/** Loft of a club nobody has written down one for, as far as chipping goes. */
+/** Loft of a club without a recorded loft, as far as chipping goes. */
 const SOME_LOFT_DEG = 35;
 
 /** A short shot by feel: Broadie's strokes from there, and what the wrong loft costs. */

@@ -12,8 +12,8 @@ interface BoundedDay {
 }
 
 /**
- * What is paid for what the bound relaxes, day by day: that a shot is met by one club of the bag, that a rule is
- * kept, and that a club which is carried travels.
+ * What is paid for what the bound relaxes, day by day: that a shot is met by one club of the bag, that a rule
+ * is kept, and that a club which is carried travels.
  */
 export interface TravelPrices {
   demands: readonly Float64Array[];
@@ -30,11 +30,11 @@ interface TravelBound {
   use: Float64Array;
 }
 
-/** The first step is this share of the gap; it is halved when so many rounds brought nothing. Ours. */
+/** The first step is this share of the gap; it is halved when so many rounds brought nothing. Our choice. */
 const FIRST_STEP = 1;
 const PATIENCE = 12;
 const SMALLEST_STEP = 1e-3;
-/** A price of a club carried moves so many times as far as one of a day's demands. Ours. */
+/** A price of a club carried moves so many times as far as one of a day's demands. Our choice. */
 const CARRIED_PACE = 4;
 /** Costs closer than this are the same. */
 const SAME = 1e-9;
@@ -42,8 +42,9 @@ const SAME = 1e-9;
 /**
  * The least that sets of so many clubs can cost over all days. One relaxation for all days together: a price on
  * each shot of a day, on each rule of it, and on each club carried on it; what is left of a day is the shortest
- * path of `ladderPath`, what is left of the set is the clubs worth most (M. L. Fisher, The Lagrangian relaxation
- * method, Management Science 27 (1981) 1-18). Prices are improved by subgradient steps (B. T. Polyak, 1969).
+ * path of `ladderPath`, what is left of the set is the clubs worth most (M. L. Fisher, The Lagrangian
+ * relaxation method, Management Science 27 (1981) 1-18). Prices are improved by subgradient steps (B. T.
+ * Polyak, 1969).
  * @param count clubs that may travel
  */
 export function travelBound(days: readonly BoundedDay[], count: number, size: number) {

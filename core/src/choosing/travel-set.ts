@@ -37,8 +37,8 @@ interface TravelSearch {
 }
 
 /**
- * Parts of the search looked at. Ours: bounded work rather than bounded time, so that the answer is the same
- * everywhere; the hardest of the bench takes about 150.
+ * Parts of the search looked at. Our choice: bounded work rather than bounded time, so that the answer is the
+ * same everywhere; the hardest of the bench takes about 150.
  */
 const MAX_PARTS = 4000;
 /** Improvements of the prices for all sets together, and for a part of them. */
@@ -52,11 +52,11 @@ const SAME = 1e-9;
 const CLOSE = 1e-7;
 
 /**
- * The clubs to travel with: of all sets of so many, the one whose best bags cost least over all scenarios. Branch
- * and bound on which clubs travel, with the bound of `travelBound`; a set is costed by each scenario's exact choice
- * from it. What is not proved when as much as is allowed was looked at is said by the bound.
- * @throws InvalidInputError where there are no scenarios, or a scenario allows no bag, naming it; and where no set
- * of that size was found
+ * The clubs to travel with: of all sets of so many, the one whose best bags cost least over all scenarios.
+ * Branch and bound on which clubs travel, with the bound of `travelBound`; a set is costed by each scenario's
+ * exact choice from it. What is not proved when as much as is allowed was looked at is said by the bound.
+ * @throws InvalidInputError where there are no scenarios, or a scenario allows no bag, naming it; and where no
+ * set of that size was found
  */
 export function travelSet(scenarios: readonly Scenario[], size: number): TravelSet {
   const search = searchTravelSets(scenarios, size);
@@ -71,7 +71,7 @@ export function travelSet(scenarios: readonly Scenario[], size: number): TravelS
 }
 
 /**
- * The same search, step by step, for as long as somebody likes to wait.
+ * The same search, step by step, for as long as the user waits.
  * @throws InvalidInputError as `travelSet` does, but for a size no set was found of
  */
 export function searchTravelSets(scenarios: readonly Scenario[], size: number): TravelSearch {
@@ -205,7 +205,7 @@ export function searchTravelSets(scenarios: readonly Scenario[], size: number): 
       trySet(most(worth, settled));
       return;
     }
-    // A club that makes the bound too dear in, or out, is settled the other way.
+    // A club that makes the bound too high in, or out, is settled the other way.
     const [lastIn, firstOut] = [worth[inOrder[left - 1]!]!, worth[inOrder[left]!]!];
     inOrder.forEach((place, at) => {
       const dearer = at < left ? worth[place]! - firstOut : lastIn - worth[place]!;

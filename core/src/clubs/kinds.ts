@@ -13,7 +13,10 @@ export const CLUB_KINDS: readonly ClubKind[] = [
   'putter',
 ];
 
-/** Set wedges are often sold as irons; from this loft on an iron does a wedge's work. Common practice, no source. */
+/**
+ * Set wedges are often sold as irons; from this loft on an iron does a wedge's work. Common practice, no
+ * source.
+ */
 const SET_WEDGE_FROM_DEG = 42;
 
 /** A wedge, or the set wedge of an iron set. */

@@ -17,7 +17,7 @@ export const SHOT_KINDS: readonly UsualShotKind[] = [
   'three-quarter',
   'half',
 ];
-/** Shots of a player's own with one club at most, and how long a name may be. Ours. */
+/** Shots of a player's own with one club at most, and how long a name may be. Our choice. */
 export const MAX_OWN_SHOTS = 6;
 export const MAX_SHOT_NAME = 24;
 
@@ -111,15 +111,18 @@ export function carryStandardErrorM(shot: Shot): number | undefined {
   return undefined;
 }
 
-/** A carry somebody stated is within this share of itself, one standard deviation. Ours. */
+/** A stated carry is within this share of itself, one standard deviation. Our choice. */
 export const STATED_CARRY_SHARE = 0.04;
 
-/** Nobody states a carry closer than this share of itself, one standard deviation, however narrow a range. Ours. */
+/**
+ * No stated carry is taken to be closer than this share of itself, one standard deviation, however narrow a
+ * range. Our choice.
+ */
 const MIN_STATED_SHARE = 0.01;
 
 /**
- * The same for any shot: one nobody measured or modelled is as good as a stated one, or as the range it was
- * stated in. Metres.
+ * The same for any shot: one that was neither measured nor modelled is as good as a stated one, or as the range
+ * it was stated in. Metres.
  */
 export function carryErrorM(shot: Shot): number {
   const known = carryStandardErrorM(shot);

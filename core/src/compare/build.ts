@@ -33,8 +33,8 @@ export function partsChanged(a: BuildParts, b: BuildParts): BuildPart[] {
 const FACTORS: readonly BuildPart[] = ['head', 'shaft', 'ball'];
 
 /**
- * The factors two builds change at once, when there is more than one: then a difference cannot be laid at
- * either's door.
+ * The factors two builds change at once, when there is more than one: then a difference cannot be attributed to
+ * either.
  */
 export function factorsMixed(a: BuildParts, b: BuildParts): BuildPart[] {
   const changed = partsChanged(a, b).filter((part) => FACTORS.includes(part));

@@ -5,7 +5,7 @@ import { partsChanged, factorsMixed, type Build, type BuildPart } from './build.
 import { FEWEST_STRIKES, errorOf, measuredOf, type Measure, type Measured } from './measures.js';
 
 /**
- * What is asked of the new one: is it longer off the tee, does it match the old one, does it stop sooner on a
+ * The question about the new one: is it longer off the tee, does it match the old one, does it stop sooner on a
  * firm green, does it spin more without losing carry, do its balls pitch closer together?
  */
 export type Question = 'longer' | 'matches' | 'holds' | 'more-spin' | 'tighter';
@@ -21,8 +21,8 @@ export type MarginPart = keyof Margins;
 const MARGIN_PARTS: readonly MarginPart[] = ['carryM', 'apexM', 'spinRpm'];
 
 /**
- * 3 yd of carry, 6 ft of apex, 300 rpm. Ours: about what a player would notice on the course; changed on the
- * screen.
+ * 3 yd of carry, 6 ft of apex, 300 rpm. Our choice: about what a player would notice on the course; changed on
+ * the screen.
  */
 export const USUAL_MARGINS: Margins = { carryM: 3 * 0.9144, apexM: 6 * 0.3048, spinRpm: 300 };
 export const MARGIN_BOUNDS: Readonly<Record<MarginPart, readonly [number, number]>> = {
@@ -117,7 +117,7 @@ const MEASURES: readonly Measure[] = [
 const ALPHA = 0.05;
 /** A ball that runs less than 8 yd on a firm green holds it. Common practice, no source. */
 export const HOLDS_M = 8 * 0.9144;
-/** Past this many nobody goes on hitting. Ours. */
+/** No more shots than this are asked for. Our choice. */
 const MAX_MORE = 500;
 
 /**
@@ -210,7 +210,7 @@ function measuredPair(
   };
 }
 
-/** Words for more, for less, and for no difference anybody would notice. */
+/** Words for more, for less, and for no noticeable difference. */
 const RACES: Readonly<
   Record<
     Exclude<Question, 'matches'>,
@@ -235,7 +235,7 @@ function raceOf(question: Exclude<Question, 'matches'>, both: MeasuredPair, alph
   const margin = both.margin(measure);
   if (low > 0) return question === 'more-spin' ? withCarryKept(both, alpha) : settled(more);
   if (high < 0) return settled(less);
-  // Not told apart, and whatever it is, it is less than anybody would notice.
+  // Not told apart, and whatever it is, it is less than a player would notice.
   if (low > -margin && high < margin) return settled(same);
   return {
     word: 'not known yet',

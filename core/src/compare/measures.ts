@@ -2,7 +2,7 @@ import { meanHalfWidth, meanOf, deviationOf, quantileOf, type MeanWithError } fr
 import type { CompleteStrike, Middle, StrikePart } from '../strikes/index.js';
 
 /**
- * What builds are held against each other by. Metres, degrees, rpm; in the air and on the ground of the
+ * What builds are compared by. Metres, degrees, rpm; in the air and on the ground of the
  * player's baseline.
  */
 export type Measure = 'carryM' | 'totalM' | 'apexM' | 'spinRpm' | 'descentDeg' | 'firmGreenRunM' | 'missM';

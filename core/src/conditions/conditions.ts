@@ -56,7 +56,10 @@ export interface Air {
   windAcrossMps: number;
 }
 
-/** The air of these conditions. Density is taken at the ball and kept over the flight: 40 m up it is 0.4 % thinner. */
+/**
+ * The air of these conditions. Density is taken at the ball and kept over the flight: 40 m up it is 0.4 %
+ * thinner.
+ */
 export function airOf(conditions: Conditions): Air {
   const temperatureK = conditions.temperatureC + ZERO_CELSIUS_K;
   const pressurePa =

@@ -27,11 +27,11 @@ export interface Hole {
   par: number;
   /** One for each tee of the course, in their order; to the middle of the green, as it is walked. */
   lengthsM: readonly number[];
-  /** From tee to green, clockwise from north; null where nobody has said. */
+  /** From tee to green, clockwise from north; null where not recorded. */
   bearingDeg: number | null;
   /** The green above the first tee, negative below; the ground between is taken as one slope. */
   elevationChangeM: number;
-  /** Width of what a tee shot may come down on. */
+  /** Width of the area a tee shot may land in. */
   corridorM: number;
   hazards: readonly Hazard[];
   /** Depth of the green. */
@@ -118,7 +118,7 @@ export function usualPar(lengthM: number): number {
   return lengthM < 230 ? 3 : lengthM < 435 ? 4 : 5;
 }
 
-/** A hole to begin with, before anybody has written down its own: a usual one of that par. Ours. */
+/** A hole to begin with, before its own is recorded: a usual one of that par. Our choice. */
 export function usualHole(par: number, lengthsM: readonly number[]): Hole {
   return {
     par,

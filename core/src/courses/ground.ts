@@ -58,7 +58,7 @@ export function roughLie({ rough, wet }: Pick<CourseGround, 'rough' | 'wet'>): L
   return wet ? (`${lie}, wet` as Lie) : lie;
 }
 
-/** What missing into this rough costs beyond the rough of Broadie's table. Strokes; ours. */
+/** What missing into this rough costs beyond the rough of Broadie's table. Strokes; our choice. */
 export function roughStrokes({ rough, wet }: Pick<CourseGround, 'rough' | 'wet'>): number {
   return { short: -0.05, medium: 0, long: 0.12 }[rough] + (wet ? 0.04 : 0);
 }

@@ -12,7 +12,7 @@ const IN_METRES = { units: 'meters' } as const;
 /**
  * Length and bearing of a hole from the line it is played along, tee to green; bends count. The bearing is
  * from the first place to the last. Great circles on a sphere; within 0.5 % of the ellipsoid.
- * @throws InvalidInputError for fewer than two places, or one that is none
+ * @throws InvalidInputError for fewer than two places, or an invalid one
  */
 export function lineOfHole(line: readonly Place[]): { lengthM: number; bearingDeg: number } {
   if (line.length < 2)

@@ -18,7 +18,7 @@ interface KnownShot {
   spreadM: number;
 }
 
-/** Within this of the distance asked for, either way: 5 yd. Ours. */
+/** Within this of the distance asked for, either way: 5 yd. Our choice. */
 export const COVER_WINDOW_M = 5 * 0.9144;
 
 /**

@@ -7,11 +7,12 @@ export const BALL = { massKg: 0.04593, radiusM: 0.021335 } as const;
  *     Cd = still + spun S / (1 + S / spunHalf) + crisis (1 - w / sqrt(1 + w^2)) / 2,        w = (Re - crisisRe) / crisisWidth
  *     Cl = liftMost S^2 / (S^2 + liftHalf^2) (1 + liftRe x / (1 + |x|)),                         x = Re / LIFT_RE - 1
  *
- * S = r omega / V is the spin ratio, Re = rho V D / mu the Reynolds number. Both forms are bounded for any S and Re, so
- * wedges (S of 0.5 and more) and the dying end of a flight stay sane. The shape follows what Bearman and Harvey
- * (Aeronautical Quarterly 27, 1976), Smits and Smith (Science and Golf II, 1994) and Lyu, Kensrud and Smith (Proc. ISEA
- * 2018) measured: drag that grows with spin and falls through the critical Reynolds number, lift that grows with spin,
- * levels off, and is less at higher speed. The values are fitted (`./tasche fit`; docs/numbers.md says against what).
+ * S = r omega / V is the spin ratio, Re = rho V D / mu the Reynolds number. Both forms are bounded for any S
+ * and Re, so wedges (S of 0.5 and more) and the dying end of a flight stay sane. The shape follows what Bearman
+ * and Harvey (Aeronautical Quarterly 27, 1976), Smits and Smith (Science and Golf II, 1994) and Lyu, Kensrud
+ * and Smith (Proc. ISEA 2018) measured: drag that grows with spin and falls through the critical Reynolds
+ * number, lift that grows with spin, levels off, and is less at higher speed. The values are fitted (`./tasche
+ * fit`; docs/numbers.md says against what).
  */
 export interface Aerodynamics {
   /** Drag coefficient past the crisis, without spin. */

@@ -44,7 +44,8 @@ const DEG = Math.PI / 180;
 const RPM = (2 * Math.PI) / 60;
 
 /**
- * The flight of a ball: a point mass under gravity, drag and lift, its spin decaying, in wind that grows with height.
+ * The flight of a ball: a point mass under gravity, drag and lift, its spin decaying, in wind that grows with
+ * height.
  * @throws InvalidInputError naming the field that is out of its range, or the target the ball never gets up to
  */
 export function flight(launch: Launch, conditions: Conditions): Flight {
@@ -188,8 +189,8 @@ export function fly(
 }
 
 /**
- * Where a step, as the cubic through its ends and slopes, comes down to a height: its share of the step, 0 to 1.
- * Undefined when the step begins below the height and never gets above it.
+ * Where a step, as the cubic through its ends and slopes, comes down to a height: its share of the step, 0 to
+ * 1. Undefined when the step begins below the height and never gets above it.
  */
 function crossing(y0: number, m0: number, y1: number, m1: number, level: number): number | undefined {
   const at = (t: number) => {
@@ -204,7 +205,8 @@ function crossing(y0: number, m0: number, y1: number, m1: number, level: number)
     if (at(top) <= level) return undefined;
     low = top;
   }
-  // Regula falsi, the end that stays weighted down (the Illinois rule): a handful of looks in place of forty halvings.
+  // Regula falsi, the end that stays weighted down (the Illinois rule): a handful of looks in place of forty
+  // halvings.
   let high = 1;
   let [over, under] = [at(low) - level, at(high) - level];
   for (let i = 0; i < 20; i++) {

@@ -5,7 +5,7 @@ const AT_TEN_METRES = Math.log((10 + ROUGHNESS_M) / ROUGHNESS_M);
 
 /**
  * The profile by the square root of the height, in hundredths, up to 144 m: a logarithm for every stage of
- * every flight is dear.
+ * every flight is expensive.
  */
 const PER_ROOT_M = 100;
 const MAX_ROOT_M = 12;

@@ -94,7 +94,7 @@ function isQuiet(word: StepWord): boolean {
   return word === 'even' || word === 'at the limit' || word === 'not known yet';
 }
 
-/** A hole at one end of an interval and an overlap at the other are two verdicts, though both are faults. */
+/** A gap at one end of an interval and an overlap at the other are two verdicts, though both are faults. */
 function isSameVerdict(a: CarryVerdict, b: CarryVerdict): boolean {
   return a.severity === b.severity && (a.severity === 'fine' || a.word === b.word);
 }

@@ -8,7 +8,10 @@ export function isBendable(club: LadderClub): boolean {
   return (club.kind === 'iron' || club.kind === 'wedge') && club.loftDeg !== undefined;
 }
 
-/** The club bent by some degrees (positive is weaker), its full shot as the model expects it and marked as modelled. */
+/**
+ * The club bent by some degrees (positive is weaker), its full shot as the model expects it and marked as
+ * modelled.
+ */
 export function bentClub(club: LadderClub, byDeg: number): LadderClub {
   if (byDeg === 0) return club;
   const {

@@ -39,7 +39,8 @@ export const MAX_MORE_SHOTS = 40;
 const POWER = 0.8;
 
 /**
- * Whether a step is at its limit, either way: nearer to it than matters, and known well enough for that to be said.
+ * Whether a step is at its limit, either way: nearer to it than matters, and known well enough for that to be
+ * said.
  * @param offM how far the step lies from its limit, metres
  * @param halfM half its interval
  * @param zoneM nearer than this it does not matter
@@ -47,7 +48,7 @@ const POWER = 0.8;
 function isAtLimit(offM: number, halfM: number, zoneM: number): boolean {
   return offM <= zoneM && halfM <= KNOWN_WITHIN_ZONES * zoneM;
 }
-/** A step whose interval is wider than so many zones may lie anywhere. Ours. */
+/** A step whose interval is wider than so many zones may lie anywhere. Our choice. */
 const KNOWN_WITHIN_ZONES = 2;
 
 /** Whether what was hit so far says that a step is at its limit, either way. */

@@ -3,7 +3,7 @@ import { toMetres } from '../units/index.js';
 import type { GapSettings } from './settings.js';
 import type { Step } from './ladder.js';
 
-/** A way of spacing a bag that good players defend. Each is supported, none is preached. */
+/** A way of spacing a bag that good players use. All are supported, none is recommended. */
 export type GappingStrategyId =
   | 'even-carries'
   | 'even-lofts-4'
@@ -20,11 +20,11 @@ export interface GappingStrategy {
   summary: string;
   /** What a step is measured in: its carry, its loft, or the widest gap the partial shots leave in it. */
   measure: 'carry' | 'loft' | 'widest-gap';
-  /** The whole target, for a school that names it. */
+  /** The whole target, for a strategy that names one. */
   targetDeg?: number;
   /**
    * How much of the ladder a step may take beside the others, 1 for an ordinary step.
-   * The shares are our reading of each school's words; common practice, no source.
+   * The shares are our reading of each strategy's rules; common practice, no source.
    */
   share: (step: Pick<Step, 'upper' | 'lower'>, settings: GapSettings) => number;
 }
@@ -94,7 +94,7 @@ export const GAPPING_STRATEGIES: readonly GappingStrategy[] = [
   },
 ];
 
-/** The school of that id. */
+/** The strategy of that id. */
 export function gappingStrategyOf(id: GappingStrategyId): GappingStrategy {
   return GAPPING_STRATEGIES.find((school) => school.id === id)!;
 }

@@ -28,7 +28,7 @@ export interface GapOptions {
 }
 
 /**
- * Reads both ladders of a bag: steps, targets of the school, flags, one evenness figure.
+ * Reads both ladders of a bag: steps, targets of the gapping strategy, flags, one evenness figure.
  * A pure function of the bag, so that taking a club out or putting one in is the same call with another list.
  * @param clubs the bag, in any order; putters and chippers are set aside
  */
@@ -97,13 +97,13 @@ function rungReport({ id, name, carryM, loftDeg, full }: Rung): RungReport {
   return report;
 }
 
-/** A hole that is wide in loft and in carry has two flags and is one fault. */
+/** A step that is wide in loft and in carry has two flags and is one fault. */
 function countOfSeverity(flags: readonly Flag[], severity: Flag['severity']): number {
   return new Set(flags.filter((flag) => flag.severity === severity).map((flag) => flag.clubIds.join(' ')))
     .size;
 }
 
-/** With fewer steps a target is only what the steps happen to be. Ours. */
+/** With fewer steps a target is only what the steps happen to be. Our choice. */
 const TARGET_STEPS_MIN = 3;
 
 /** The target of every step. Either-or pairs count as one rung, so they get none. */
@@ -128,7 +128,7 @@ function targetsOf(
       !(step.carryM < settings.overlapBelowM && flightDifference(step, settings).verdict === 'differ'),
   );
   if (school.measure === 'widest-gap') {
-    // Partial shots divide a step, so the even hole is smaller than the even step.
+    // Partial shots divide a step, so the even gap is smaller than the even step.
     const holes = steps.reduce((sum, step, i) => (regular[i] ? sum + dividedInto(step, owned) : sum), 0);
     return regular.map((counts) => (counts && holes > 0 ? { targetM: spanM / holes } : {}));
   }

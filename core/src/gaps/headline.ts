@@ -1,6 +1,6 @@
 import type { Flag, Headline, StepReport } from './report.js';
 
-/** What matters most about a bag: its worst finding, else the steps nobody can judge yet. */
+/** What matters most about a bag: its worst finding, else the steps that cannot be judged yet. */
 export function headlineOf(steps: readonly StepReport[], flags: readonly Flag[], rungs: number): Headline {
   if (rungs < 2) return { code: 'no ladder', severity: 'unknown', count: 0 };
   for (const severity of ['error', 'warning'] as const) {
@@ -24,7 +24,7 @@ function byWeight(flags: readonly Flag[], severity: Flag['severity']): Flag[] {
   return flags.filter((flag) => flag.severity === severity).sort((a, b) => excess(b) - excess(a));
 }
 
-/** Between two carries nobody has told, the worst finding is told by the lofts, where they say it too. */
+/** Between two carries that are not known, the worst finding goes by the lofts, where they say it too. */
 function byItsLofts([worst, ...others]: readonly Flag[], steps: readonly StepReport[]): Flag | undefined {
   const pair = worst!.clubIds.join(' ');
   const step = steps.find(({ upperId, lowerId }) => `${upperId} ${lowerId}` === pair);

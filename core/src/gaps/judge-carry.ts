@@ -116,7 +116,9 @@ function isScoringEnd(step: Pick<Step, 'upper' | 'lower'>, settings: GapSettings
   return [step.upper, step.lower].every((club) => (club.loftDeg ?? -Infinity) >= settings.scoringFromLoftDeg);
 }
 
-/** From a size, the way to the nearest limit at which a step would be judged more or less severely, in metres. */
+/**
+ * From a size, the way to the nearest limit at which a step would be judged more or less severely, in metres.
+ */
 export function distanceToLimit(
   sizeM: number,
   step: Step,

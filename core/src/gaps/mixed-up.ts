@@ -3,13 +3,13 @@ import type { Rung, Step } from './ladder.js';
 
 /*
  * A weaker club may carry farther: for slow swings a hybrid of 27 degrees beats an iron of 20, a wood of 18 the
- * driver, and low irons of all lofts carry about alike. The more farther it carries, the fewer degrees it takes until
- * a loft or a carry must have been written down wrong. All of it ours.
+ * driver, and low irons of all lofts carry about alike. The more farther it carries, the fewer degrees it takes
+ * until a loft or a carry must have been recorded wrong. All of these are our choice.
  */
 const IRONS: ReadonlySet<ClubKind> = new Set(['iron', 'wedge']);
 /**
- * Irons and wedges, whose heads are alike, from a loft on that every swing gets up; and any of a swing that carries one
- * so far, metres.
+ * Irons and wedges, whose heads are alike, from a loft on that every swing gets up; and any of a swing that
+ * carries one so far, metres.
  */
 const EVERY_SWING_FROM_DEG = 28;
 const FAST_SWING_FROM_M = 150;
@@ -34,8 +34,8 @@ export function isMixedUp({ upper, lower, loftDeg }: Step): boolean {
 }
 
 /**
- * Pairs mixed up, neighbours or not, the farther club of each first. A club with a wrong number is mixed up with
- * several: it is named once, beside a neighbour or the one it leaves farthest behind.
+ * Pairs mixed up, neighbours or not, the farther club of each first. A club with a wrong number is mixed up
+ * with several: it is named once, beside a neighbour or the one it leaves farthest behind.
  * @param rungs longest first
  */
 export function mixedUpPairs(rungs: readonly Rung[]): (readonly [farther: Rung, nearer: Rung])[] {

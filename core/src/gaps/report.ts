@@ -49,7 +49,7 @@ export interface StepReport {
   lowerId: string;
   carryM: number;
   loftDeg?: number;
-  /** The school's target for this step, in the measure it uses. */
+  /** The strategy's target for this step, in the measure it uses. */
   targetM?: number;
   targetDeg?: number;
   /** Widest stretch no owned shot reaches; differs from carryM when a partial shot lies inside. */
@@ -83,12 +83,15 @@ export interface RungReport {
   plusMinusM?: number;
 }
 
-/** How far a bag is from its school, one figure: the root mean square of step less target. Zero is even. */
+/**
+ * How far a bag is from its gapping strategy, one figure: the root mean square of step less target. Zero is
+ * even.
+ */
 export interface Evenness {
   school: GappingStrategyId;
   rms: number;
   unit: 'm' | 'deg';
-  /** Steps it was taken over; either-or pairs and steps the school does not speak of are left out. */
+  /** Steps it was taken over; either-or pairs and steps the strategy does not judge are left out. */
   steps: number;
 }
 

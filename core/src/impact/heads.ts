@@ -24,7 +24,10 @@ export const HEADS: Partial<Record<ClubKind, Head>> = {
   chipper: { massKg: 0.29, restitution: 0.77, tangential: 1.15 },
 };
 
-/** Club-head speed per inch of length, as a share: a longer club is swung a little faster. From memory, no source. */
+/**
+ * Club-head speed per inch of length, as a share: a longer club is swung a little faster. From memory, no
+ * source.
+ */
 const SPEED_PER_IN = 0.01;
 
 export function speedOfLength(longerIn: number): number {

@@ -38,7 +38,7 @@ const DELIVERY_BOUNDS: Bounds<Exclude<keyof Delivery, 'kind'>> = {
 const GRIPPING = 2 / 7;
 /**
  * Of a clean, dry face, the whole of an impact taken together: past about 55 degrees of loft a ball slides up
- * it, spins no more and starts higher. Ours.
+ * it, spins no more and starts higher. Our choice.
  */
 const DRY_FRICTION = 0.22;
 const USUAL_BALL_C = 21;

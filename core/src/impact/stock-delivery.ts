@@ -88,7 +88,7 @@ function attack(kind: ClubKind, loftDeg: number): number {
   }
 }
 
-/** Long irons are leant less, or nobody could get them up; wedges more, to keep them down. */
+/** Long irons are leant less, or they would not get up; wedges more, to keep them down. */
 function lean(kind: ClubKind, loftDeg: number): number {
   switch (kind) {
     case 'driver':

@@ -15,8 +15,8 @@ export type Lie =
 /**
  * What a lie does to the launch against a good fairway lie, as factors of ball speed and spin and degrees of
  * launch. Grass between ball and face takes friction and so spin: from light rough the ball flies out with
- * less spin (the flyer) at nearly full speed; wet takes more. Common practice, no source; the sizes are ours
- * and uncertain by about half of themselves.
+ * less spin (the flyer) at nearly full speed; wet takes more. Common practice, no source; the sizes are our
+ * choice and uncertain by about half of themselves.
  */
 interface LieEffect {
   speed: number;
@@ -40,7 +40,9 @@ export const LIES: Record<Lie, LieEffect> = {
 /** As people choose among them. */
 export const LIE_NAMES = Object.keys(LIES) as readonly Lie[];
 
-/** How much worse than an iron a head gets out of grass and sand, as a factor of what the lie does. Ours. */
+/**
+ * How much worse than an iron a head gets out of grass and sand, as a factor of what the lie does. Our choice.
+ */
 const LIE_HURTS: Partial<Record<ClubKind, number>> = {
   driver: 1.6,
   fairway: 1.15,

@@ -42,10 +42,10 @@ export interface MovedShot {
 
 /**
  * The model's shift is good to about this share of itself (the rules of thumb it is held to are no closer),
- * one standard deviation. Ours.
+ * one standard deviation. Our choice.
  */
 const SHIFT_ERROR = 0.15;
-/** The part of it that is a club's own. Ours. */
+/** The part of it that is a club's own. Our choice. */
 const OWN_SHIFT_ERROR = 0.04;
 
 /** A shot whose swing has been found in the air it is known from, ready to be flown anywhere. */
@@ -80,8 +80,8 @@ export function swingOf(
 }
 
 /**
- * A known shot in other air and on other ground: what it was known to do, and the model there less the model here.
- * The ball is taken to be as warm as the air.
+ * A known shot in other air and on other ground: what it was known to do, and the model there less the model
+ * here. The ball is taken to be as warm as the air.
  * @param lie what it is hit off there; it is known from a good lie on the fairway
  */
 export function moveShot(swung: SwungShot, to: PlayingConditions, lie: Lie = 'fairway'): MovedShot {
@@ -126,7 +126,10 @@ function runThere(knownM: number, modelM: number, thereM: number): number {
   return thereM + (knownM - modelM) * share;
 }
 
-/** A club's shot as its ladder shows it there: where it came from stays, and so do its spread and number of shots. */
+/**
+ * A club's shot as its ladder shows it there: where it came from stays, and so do its spread and number of
+ * shots.
+ */
 export function movedShot(
   shot: Shot,
   moved: Pick<MovedShot, 'carryM' | 'totalM' | 'apexM' | 'descentDeg' | 'ownPlusMinusM'>,

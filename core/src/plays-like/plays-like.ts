@@ -10,12 +10,16 @@ import { airOf, BASELINE, requireConditions, type Conditions } from '../conditio
 export interface PlaysLike {
   distanceM: number;
   playsLikeM: number;
-  /** One part at a time against the baseline; they need not add up to the whole, because they act on one another. */
+  /**
+   * One part at a time against the baseline; they need not add up to the whole, because they act on one
+   * another.
+   */
   parts: { elevationM: number; windM: number; temperatureM: number; altitudeM: number };
 }
 
 /**
- * The carry, in the baseline's air and on the level, of the swing that just carries `distanceM` in these conditions.
+ * The carry, in the baseline's air and on the level, of the swing that just carries `distanceM` in these
+ * conditions.
  * @param club whose flight it is; a low ball loses less to the wind than a high one
  * @throws InvalidInputError naming the field, or `distanceM` where no swing of the club carries so far
  */

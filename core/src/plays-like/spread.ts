@@ -15,8 +15,8 @@ interface Spread {
 }
 
 /**
- * How a good player's launches scatter about their mean, one standard deviation. Ours, from memory of what
- * good players show.
+ * How a good player's launches scatter about their mean, one standard deviation. Our choice, from memory of
+ * what good players show.
  */
 const SCATTER = { speedShare: 0.018, launchDeg: 1.0, spinShare: 0.07, azimuthDeg: 1.3, axisDeg: 3.5 };
 

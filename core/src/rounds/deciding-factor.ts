@@ -41,7 +41,7 @@ export interface DecidingFactor {
 
 /** Rows of a round that are looked at: where most is lost. */
 const MAX_ROWS = 6;
-/** A factor is named when it makes this share of what is lost there. Ours. */
+/** A factor is named when it makes this share of what is lost there. Our choice. */
 const NAMED_SHARE = 1 / 3;
 /** Points a scatter is summed over: enough to tell which factor is the largest. */
 const PLACES = 16;
@@ -209,7 +209,9 @@ function bestOf(demand: ShotDemand, club: PlayedClub): AimedClub | undefined {
 /** Below this what decides between two clubs is not looked for. Strokes a round; what is told of a loss. */
 const MIN_STROKES = 0.02;
 
-/** What decided for each club of the best bag against its runner-up, by the club's id; those worth looking for. */
+/**
+ * What decided for each club of the best bag against its runner-up, by the club's id; those worth looking for.
+ */
 export function decidingFactors(
   round: CostedRound,
   { best, reasons }: Pick<BagAnswer, 'best' | 'reasons'>,

@@ -7,7 +7,10 @@ import { dayShots, holePlayer, type AskedStroke, type RoundDay } from './play-ho
 /** Times each hole is played to learn what it asks. */
 const DEMAND_PLAYS = 200;
 const DEMAND_SEED = 20_261_125;
-/** Strokes of one kind closer than this are one need, which is counted from places so far apart, so many at most. */
+/**
+ * Strokes of one kind closer than this are one need, which is counted from places so far apart, so many at
+ * most.
+ */
 const BIN_M = 12;
 const PLACES_APART_M = { green: 6, fairway: 20 } as const;
 const MAX_PLACES = 8;
@@ -29,7 +32,7 @@ export interface RoundDemands {
  * the best there is from where the ball lies, and what came up is gathered by hole, kind, lie and distance.
  * The same for one seed.
  * @param clubs all that may be carried; shots as they are known at `from`
- * @param handicap of the player; the tour's where nothing is said, and what `played` says where that is given
+ * @param handicap of the player; the tour's where it is not given, and what `played` says where that is given
  * @param onProgress how much of it is done, after every hole; a share of the whole
  * @throws InvalidInputError
  */

@@ -1,14 +1,16 @@
 import type { GapReport } from '../gaps/index.js';
 
-/** Fewer clubs on the ladder are a bag that is still being written down: what it lacks is the rest of it. Ours. */
+/**
+ * Fewer clubs on the ladder are a bag that is still being entered: what it lacks is the rest of it. Our choice.
+ */
 export const REMEDIES_FROM_CLUBS = 5;
 
 /** Why nothing is advised: a number is wrong and is put right first, or most of the bag is not there yet. */
 export type NoRemedies = 'mixed up' | 'few clubs';
 
 /**
- * Why a page advises nothing of the bag of a report; undefined where something may help. Whoever asks what would
- * help a few clubs is answered all the same.
+ * Why a page advises nothing of the bag of a report; undefined where something may help. A question about a few
+ * clubs is still answered.
  */
 export function noRemediesFor({ flags, rungs }: GapReport): NoRemedies | undefined {
   if (flags.some(({ code }) => code === 'mixed-up')) return 'mixed up';

@@ -1,16 +1,16 @@
 import { isWedge, type Shot, type ShotKind } from '../clubs/index.js';
 import type { LadderClub } from '../spec/index.js';
 
-/** A partial carries this share of the full shot where no step says what it is for. Ours. */
+/** A partial carries this share of the full shot where no step says what it is for. Our choice. */
 const USUAL_SHARE = { 'three-quarter': 0.86, soft: 0.95 } as const;
-/** A partial closer than this to the full shot, or farther from it, is none anybody learns. Ours. */
+/** A partial closer than this to the full shot, or farther from it, is not one to learn. Our choice. */
 const SHARES = { 'three-quarter': [0.72, 0.95], soft: [0.88, 0.97] } as const;
 
 /**
- * A shot nobody owns yet with a club, as it would carry: a three-quarter wedge, a soft swing of anything else
- * but a driver.
- * @param carryM wanted; the usual share of the full shot where nothing is said
- * @returns undefined where the club has such a shot, or nobody swings it so
+ * A shot the player does not own yet with a club, as it would carry: a three-quarter wedge, a soft swing of
+ * anything else but a driver.
+ * @param carryM wanted; the usual share of the full shot where it is not given
+ * @returns undefined where the club has such a shot, or such a swing is unlikely
  */
 export function partialToLearn(
   { kind, loftDeg, shots }: LadderClub,

@@ -87,11 +87,13 @@ interface Choice {
 
 /** Distances are told apart to this, so that a situation met again is not thought about again. */
 const GRID_M = 4;
-/** A shot that comes within this of a green's edge is at the green, a shorter one leaves another. Ours. */
+/**
+ * A shot that comes within this of a green's edge is at the green, a shorter one leaves another. Our choice.
+ */
 const AT_GREEN_M = 20;
 /** A decision is good enough on so many points of its scatter. */
 const FEW_PLACES = 20;
-/** Nobody counts on. */
+/** Not counted any further than this. */
 const MAX_STROKES = 9;
 
 /**
@@ -125,7 +127,9 @@ export function holePlayer(
   };
   const bags = holes.map((hole, at) => clubs.map((club) => played(club, windOnHole(air, hole, at))));
 
-  /** What a ball so far from the hole, in that lie, asks of a shot that gets there, and of one that does not. */
+  /**
+   * What a ball so far from the hole, in that lie, asks of a shot that gets there, and of one that does not.
+   */
   const needs = (hole: Hole, at: number, leftM: number, lie: Lie) => {
     // Hazards and rise are told from the first tee; from any other, as much nearer as it stands forward.
     const lengthM = hole.lengthsM[0]!;

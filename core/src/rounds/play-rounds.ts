@@ -17,7 +17,9 @@ export interface PlayedRounds {
   plusMinus: number | undefined;
 }
 
-/** A bag for a round: its clubs, and what having them costs besides (putters on these greens). Strokes a round. */
+/**
+ * A bag for a round: its clubs, and what having them costs besides (putters on these greens). Strokes a round.
+ */
 interface RoundBag {
   clubs: readonly LadderClub[];
   besides: number;

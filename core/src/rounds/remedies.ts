@@ -12,7 +12,7 @@ import {
 } from '../gaps/index.js';
 import { TIE_STROKES } from '../choosing/index.js';
 import { partialToLearn } from './partial-to-learn.js';
-import { isMended, isMovedTo, isNoWorse, isSame, namedStep, stepsAtFault } from './mended-step.js';
+import { isFixed, isMovedTo, isNoWorse, isSame, namedStep, stepsAtFault } from './fixed-step.js';
 import { noRemediesFor } from './no-remedies.js';
 import { InvalidInputError } from '../invalid-input-error.js';
 import type { LadderClub } from '../spec/index.js';
@@ -37,8 +37,8 @@ export interface Remedy {
   gain: number;
   after: GapReport;
   /** The step at fault that is none afterwards, or one to look at in place of a fault. */
-  mends: StepReport | undefined;
-  /** Steps at fault afterwards that were not before; none of them worse than what was mended. */
+  fixes: StepReport | undefined;
+  /** Steps at fault afterwards that were not before; none of them worse than what was fixed. */
   opens: readonly StepReport[];
   outId?: string;
   inId?: string;
@@ -59,7 +59,7 @@ interface RemedyRequest {
   costOf: (clubs: readonly LadderClub[]) => number;
   /**
    * Strokes a round that a club put in must be worth where no step is at fault; what tells two bags apart
-   * where nothing is said.
+   * where it is not given.
    */
   changeStrokes?: number;
   /** How the bag is judged. */
@@ -68,11 +68,11 @@ interface RemedyRequest {
   limit: number;
   /** Clubs that are not to go, by id. */
   keep?: readonly string[];
-  /** What the bag must go on keeping; a bag that does not keep it now may be mended anyhow. */
+  /** What the bag must go on keeping; a bag that does not keep it now may be fixed anyhow. */
   isAllowed?: (bag: readonly LadderClub[]) => boolean;
   /** The air the carries are known in. */
   conditions?: Conditions;
-  /** Kinds that are of use here; all of them where nothing is said. */
+  /** Kinds that are of use here; all of them where it is not given. */
   kinds?: readonly RemedyKind[];
 }
 
@@ -83,32 +83,33 @@ interface RemedyRequest {
 const BENDS_DEG = [-1, -0.5, 0.5, 1] as const;
 const SLEEVE_DEG = [-1, 1] as const;
 const SLEEVED: readonly ClubKind[] = ['driver', 'fairway', 'hybrid'];
-/** Nobody buys a club within so many degrees of one that is in the locker. Ours. */
+/** No club is bought within so many degrees of one that is in the locker. Our choice. */
 const OWNED_DEG = 1.5;
 /** Ways of one kind that are looked at, those of the most gain first. */
 const MAX_JUDGED = 25;
 
 /**
- * Where no step is at fault, a new shot or another setting of a sleeve is worth its trouble from here on, strokes a
- * round. Ours.
+ * Where no step is at fault, a new shot or another setting of a sleeve is worth its trouble from here on,
+ * strokes a round. Our choice.
  */
 const TROUBLE_STROKES = 0.1;
 
 interface Way extends Pick<Remedy, 'bag' | 'outId' | 'inId' | 'learns' | 'bends' | 'buys' | 'insteadOfId'> {
-  /** A club nobody carries now comes in. */
+  /** A club that is not carried now comes in. */
   changes?: boolean;
 }
 
 /**
  * The best remedy of each kind for a bag, cheapest kind first. One is given only where it costs no stroke,
  * leaves the bag no worse by its own
- * report (faults, looks, then evenness), and mends the widest step at fault; where none is, it must gain
+ * report (faults, looks, then evenness), and fixes the widest step at fault; where none is, it must gain
  * more than a tie. The two ends of the
  * ladder stay: a bag without them is more even only because it is shorter. Nothing at all is an answer too.
  * What is bent, turned or bought
- * carries what the model says; a club whose carry nobody has told is measured first: it is neither turned
- * nor hit softer nor, without a step at fault, bent, nor put in for a club of that step whose carry is told. Without
- * a step at fault a sleeve is turned of a measured club only: what it does hangs on how high the ball flies.
+ * carries what the model says; a club whose carry is not known is measured first: it is neither turned
+ * nor hit softer nor, without a step at fault, bent, nor put in for a club of that step whose carry is told.
+ * Without a step at fault a sleeve is turned of a measured club only: what it does hangs on how high the ball
+ * flies.
  * @throws InvalidInputError
  */
 export function remedies({
@@ -161,7 +162,7 @@ export function remedies({
       ...bends(concerned.filter((club) => isBendable(club) && (worst !== undefined || isKnown(club)))),
       ...bothEnds(),
     ],
-    // No wide step is mended by it.
+    // No wide step is fixed by it.
     'take out': () =>
       bag
         .filter(({ id, kind }) => !worst && kind !== 'putter' && !stays.has(id))
@@ -205,17 +206,17 @@ export function remedies({
       const left = stepsAtFault(after);
       if (
         worst &&
-        (after.steps.some((step) => isSame(step, worst) && !isMended(step, worst)) || left.some(isOpened))
+        (after.steps.some((step) => isSame(step, worst) && !isFixed(step, worst)) || left.some(isOpened))
       )
         continue;
       if (!worst && gain < leastGain(kind, changes)) continue;
       const opens = left.filter((step) => !stepsAtFault(before).some((one) => isSame(one, step)));
-      return [{ kind, ...rest, gain, after, mends: worst, opens }];
+      return [{ kind, ...rest, gain, after, fixes: worst, opens }];
     }
     return [];
   }
 
-  /** A step nearly as wide as the one that was to be mended, where there was none. */
+  /** A step nearly as wide as the one that was to be fixed, where there was none. */
   function isOpened(step: StepReport): boolean {
     return (
       !isSame(step, worst!) &&
@@ -224,7 +225,7 @@ export function remedies({
     );
   }
 
-  /** A shot nobody owns yet, for the middle of the step below its club where there is one. */
+  /** A shot the player does not own yet, for the middle of the step below its club where there is one. */
   function learnt(club: LadderClub): Way[] {
     const { carryM } = club.shots.full!;
     const learns = partialToLearn(
@@ -338,7 +339,7 @@ function asPlaced({ kind, loftDeg }: LadderClub): Parameters<typeof isWedge>[0] 
   return { kind, ...(loftDeg !== undefined && { loftDeg }) };
 }
 
-/** Somebody has measured or stated its carry. */
+/** Its carry was measured or stated. */
 function isKnown({ shots }: LadderClub): boolean {
   return shots.full !== undefined && shots.full.source !== 'modelled';
 }

@@ -30,8 +30,8 @@ export function requireRoundAir(air: RoundAir): void {
 }
 
 /**
- * Of a hole whose bearing nobody has said: the bearings of such holes are taken to go round evenly, by the
- * golden angle. Ours.
+ * Of a hole whose bearing is not recorded: the bearings of such holes are taken to go round evenly, by the
+ * golden angle. Our choice.
  */
 const GOLDEN_DEG = 137.5;
 

@@ -24,7 +24,7 @@ import {
 } from '../choosing/index.js';
 import { skillOf } from '../skill/index.js';
 
-/** A need as somebody changed it: what is set stands, null takes it away. By the need's id. */
+/** A need as it was changed: what is set stands, null takes it away. By the need's id. */
 export type DemandChanges = Readonly<
   Record<string, Partial<Pick<ShotDemand, 'distanceM' | 'lie' | 'mustHold' | 'weight' | 'leftM'>> | null>
 >;
@@ -59,7 +59,7 @@ export interface RoundRequest {
   changes?: DemandChanges;
   notes?: readonly ShotDemand[];
   seed?: number;
-  /** The player's (see `skillOf`); read off the clubs where nothing is said. */
+  /** The player's (see `skillOf`); read off the clubs where it is not given. */
   handicap?: number;
 }
 
@@ -120,7 +120,7 @@ export function roundChoosing(
   };
 }
 
-/** A note is about derived shots no farther from its distance than this. Ours. */
+/** A note is about derived shots no farther from its distance than this. Our choice. */
 const NOTE_REACH_M = 25;
 
 /**
@@ -196,8 +196,8 @@ export function choosingOfRound(
 }
 
 /**
- * What the needs of a round are worth to a usual bag: every choice for the round begins with the same, whatever is
- * wanted of it, and whichever is made first.
+ * What the needs of a round are worth to a usual bag: every choice for the round begins with the same, whatever
+ * is wanted of it, and whichever is made first.
  */
 const PRICES = new WeakMap<DemandCosts, Float64Array>();
 function pricesOf(round: CostedRound): Float64Array {

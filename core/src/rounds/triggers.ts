@@ -11,18 +11,18 @@ export interface DayTrigger {
   gain: number;
 }
 
-/** Winds looked at, m/s, and how closely a change between two of them is told. Ours. */
+/** Winds looked at, m/s, and how closely a change between two of them is told. Our choice. */
 const WINDS = [0, 3, 6, 9, 12, 15] as const;
 const CLOSE_MPS = 1;
 /**
  * Less than this is no reason to open the boot on the morning: the needs are good to half of it. Strokes a
- * round; ours.
+ * round; our choice.
  */
 export const TRIGGER_STROKES = 0.1;
 
 /**
  * How the best bag changes when the day turns out otherwise: with less and more wind from the same side, a
- * step of firmness either way, rain. Each is the round worked out anew. Only the first change each way of the
+ * step of firmness either way, rain. Each is the round worked out again. Only the first change each way of the
  * wind is told, and only changes that gain something.
  * @param best the bag of the day as it is expected
  * @param shouldContinue asked before each; false ends with what there is

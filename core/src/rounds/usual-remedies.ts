@@ -12,11 +12,11 @@ export interface BagQuestion {
   options: GapOptions;
   /** Clubs that may be carried. */
   limit: number;
-  /** What the player wants of every choice, as far as it was said. */
+  /** What the player wants of every choice, as far as it is recorded. */
   preferences?: Partial<BagPreferences>;
 }
 
-/** What the player wants of a bag; what nobody said is plain. */
+/** What the player wants of a bag; the rest is the default. */
 export function usualRules({ bagIds, options, limit, preferences }: BagQuestion): RoundRules {
   return {
     preferences: {
@@ -42,7 +42,7 @@ export function usualCostOf(
 /**
  * What may be done to a bag of a locker, by a usual round; the same wherever it is asked.
  * @param round the locker's, from `usualRoundChoosing`
- * @param more the air the carries are known in; kinds that are of use, all of them where nothing is said
+ * @param more the air the carries are known in; kinds that are of use, all of them where it is not given
  */
 export function usualRemedies(
   round: CostedRound,

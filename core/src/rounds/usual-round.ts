@@ -19,7 +19,9 @@ import type { CostedRound } from './round-choosing.js';
 import { hazardsBeside, type Beside } from './usual-course.js';
 import { USUAL_ROUND_TABLE } from './usual-round-table.js';
 
-/** How wide the table's bins of distance are, as a share of the driver's carry; from rough and sand twice that. */
+/**
+ * How wide the table's bins of distance are, as a share of the driver's carry; from rough and sand twice that.
+ */
 const BIN_SHARE = USUAL_ROUND_TABLE.binShare;
 /** What comes up less often in a round is left out, and counted with the rest. */
 const RAREST = 0.03;
@@ -134,7 +136,10 @@ function demandOf(
   };
 }
 
-/** A row stands for the shots of its bin, not for those of its middle alone: no club gains by carrying just that. */
+/**
+ * A row stands for the shots of its bin, not for those of its middle alone: no club gains by carrying just
+ * that.
+ */
 const SIXTHS = [-2 / 6, 0, 2 / 6];
 
 /** The loft a driver is taken to have where a player has none. */
@@ -158,24 +163,24 @@ export interface UsualRoundRequest {
   from: PlayingConditions;
   /**
    * The air and ground the round is played in, the wind coming from every side in turn, for what is typed
-   * from where it is said to; without wind where the carries are known, where nothing is said.
+   * from where it is said to; without wind where the carries are known, where it is not given.
    */
   in?: PlayingConditions;
   bounce?: BounceStrategy;
   handicap?: number;
   /**
-   * What the driver carries at home, where the clubs were moved into other air: no course is shorter for the wind
-   * they are read in. Metres.
+   * What the driver carries at home, where the clubs were moved into other air: no course is shorter for the
+   * wind they are read in. Metres.
    */
   reachM?: number | undefined;
   /** The clubs have all their carries: none is to be modelled. */
   complete?: boolean;
-  /** Shots somebody wrote down: they take the place of the approaches and par threes a usual round asks. */
+  /** Shots the player entered: they take the place of the approaches and par threes a usual round asks. */
   typed?: readonly ShotDemand[];
 }
 
 /**
- * A usual round with what every club would cost for it, to choose from as from any other. What somebody typed
+ * A usual round with what every club would cost for it, to choose from as from any other. What the player typed
  * stands for the long shots at greens, in the strokes a round those have; drives, lay-ups, recoveries and the
  * short game stay, so that no list takes the driver or the wedges out.
  * @returns undefined where no carry and no loft tells how far the player hits it
@@ -244,7 +249,7 @@ export function demandAnswers(
   );
 }
 
-/** Sides a round's wind comes from, shot by shot. Ours. */
+/** Sides a round's wind comes from, shot by shot. Our choice. */
 const SIDES = 4;
 
 function calm(there: PlayingConditions): PlayingConditions {
@@ -256,7 +261,7 @@ function groundIn({ surface: { firmness, grass } }: PlayingConditions): CourseGr
   return { ...USUAL_GROUND, fairways: firmness, greens: firmness, grass };
 }
 
-/** Long shots at greens from grass or a tee: what a list somebody typed is about. */
+/** Long shots at greens from grass or a tee: what a list the player typed is about. */
 function isLong({ to, distanceM, lie }: ShotDemand): boolean {
   return to === 'green' && distanceM > TOUCH_M && (lie === 'fairway' || lie === 'tee');
 }

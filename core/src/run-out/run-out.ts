@@ -11,7 +11,9 @@ export interface Landing {
 }
 
 interface RunOut {
-  /** From the first touch to rest, along the line of landing; negative when the ball ends behind its pitch mark. */
+  /**
+   * From the first touch to rest, along the line of landing; negative when the ball ends behind its pitch mark.
+   */
   runM: number;
   /**
    * It checks when it stops within 4 m of its pitch mark, and draws back when it ends half a metre or more
@@ -134,7 +136,10 @@ const CHECKS_WITHIN_M = 4;
  */
 const DENT_DEG = 37.3;
 const DENT_MPS = 23.2;
-/** A ball from straight above makes a dent that faces straight up: from this much off it the tilt is whole. Degrees. */
+/**
+ * A ball from straight above makes a dent that faces straight up: from this much off it the tilt is whole.
+ * Degrees.
+ */
 const WHOLE_DENT_DEG = 60;
 
 /**
@@ -151,14 +156,17 @@ function tiltOf(along: number, down: number, ground: Ground): number {
 
 /**
  * Share of its speed along the ground that a fast ball loses in the turf it tears open, and the speed that
- * loses most of it. Ours.
+ * loses most of it. Our choice.
  */
 const PLOUGH = 0.676;
 const PLOUGH_MPS = 47.4;
 /** A ball that comes down slower than this hardly tears anything. m/s */
 const PLOUGH_FROM_MPS = 1;
 
-/** Share of its spin a ball loses in ploughing out of a dent, and the speed downwards that costs most of it. Ours. */
+/**
+ * Share of its spin a ball loses in ploughing out of a dent, and the speed downwards that costs most of it. Our
+ * choice.
+ */
 const SPIN_LOST = 0.571;
 const SPIN_LOST_MPS = 3;
 /** Of a ball on turf by the speed it meets it with. Penner 2002, from memory. */

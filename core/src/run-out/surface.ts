@@ -20,8 +20,8 @@ export interface Surface {
 export const MEDIUM_FAIRWAY: Surface = { area: 'fairway', firmness: 'medium', grass: 'bent' };
 
 /**
- * What the run of a ball needs to know of the ground. All are ours; docs/numbers.md says what they were set
- * against.
+ * What the run of a ball needs to know of the ground. All are our choice; docs/numbers.md says what they were
+ * set against.
  */
 export interface Ground {
   /**
@@ -73,7 +73,7 @@ export function groundOf({ area, firmness, grass }: Surface): Ground {
   };
 }
 
-/** @throws InvalidInputError naming the part nobody knows */
+/** @throws InvalidInputError naming the part that is not known */
 export function requireSurface(surface: Surface): void {
   const known = { area: AREAS, firmness: FIRMNESSES, grass: GRASSES } as const;
   for (const part of Object.keys(known) as (keyof Surface)[]) {

@@ -1,6 +1,8 @@
 const DAY_MS = 86_400_000;
 
-/** A day so many days on. YYYY-MM-DD in and out; a change of clocks is none, because a day has no hours here. */
+/**
+ * A day so many days on. YYYY-MM-DD in and out; clock changes do not matter, because a day has no hours here.
+ */
 export function dayPlus(day: string, days: number): string {
   return new Date(Date.parse(`${day}T00:00:00Z`) + days * DAY_MS).toISOString().slice(0, 10);
 }

@@ -124,7 +124,9 @@ export async function seasonValue(
   const limits = scenarios.map(({ choosing }) => choosing.model.limit);
   const limit = Math.max(...limits);
   const oneBag = travelSet(scenarios, limit);
-  /** A bag as it goes to a round: all of it, or the best so many; undefined where the rules allow none of it. */
+  /**
+   * A bag as it goes to a round: all of it, or the best so many; undefined where the rules allow none of it.
+   */
   const takenTo = (r: number, ids: readonly string[]): readonly string[] | undefined => {
     const { round, rules } = rounds[r]!;
     const others = round.clubs.flatMap(({ id }) => (ids.includes(id) ? [] : [id]));

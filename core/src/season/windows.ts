@@ -82,7 +82,7 @@ export interface Clash {
   days?: number;
 }
 
-/** What gets in each other's way, soonest first: new things in days that are to be left alone, events at one time. */
+/** Conflicts, soonest first: new things in days that are to be left alone, events at one time. */
 export function clashesOf({
   events,
   windows,

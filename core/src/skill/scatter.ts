@@ -1,6 +1,8 @@
 import type { ClubKind, Shot } from '../clubs/index.js';
 
-/** How one shot misses: a good strike about its own middle, and now and then a mis-hit that falls short. Metres. */
+/**
+ * How one shot misses: a good strike about its own middle, and now and then a mis-hit that falls short. Metres.
+ */
 interface ShotScatter {
   /** Where good strikes pitch on average. The mean of all strikes is `mishitShare * mishitShortM` less. */
   middleM: number;
@@ -20,7 +22,10 @@ export const TOUR_HANDICAP = -4;
  */
 const CLUB_HANDICAP = 15;
 
-/** Direction of shots about the line aimed at, one standard deviation, degrees, tour. Common practice, no source. */
+/**
+ * Direction of shots about the line aimed at, one standard deviation, degrees, tour. Common practice, no
+ * source.
+ */
 const DIRECTION_DEG: Record<ClubKind, number> = {
   driver: 3.4,
   fairway: 3.0,
@@ -39,7 +44,7 @@ const ALONG_SHARE = [0.045, 0.08] as const;
 const MISHIT_SHARE = [0.08, 0.15] as const;
 /**
  * What a mis-hit loses of its carry: 12 % with an iron; deep heads forgive more, a driving iron less. Common
- * practice, no source; the differences are ours.
+ * practice, no source; the differences are our choice.
  */
 const MISHIT_SHORT: Record<ClubKind, number> = {
   driver: 0.11,
@@ -52,19 +57,19 @@ const MISHIT_SHORT: Record<ClubKind, number> = {
   putter: 0.12,
 };
 const MISHIT_SHARE_MAX = 0.25;
-/** Nobody lands the ball closer to where they meant to than this. Common practice, no source. */
+/** No player lands the ball closer to where they meant to than this. Common practice, no source. */
 const CLOSEST_M = 3;
 /**
  * Long irons and driving irons are this much more crooked for slow swings. Common practice, no source; the
- * carries that tell fast from slow are ours.
+ * carries that tell fast from slow are our choice.
  */
 const SLOW_LONG_IRON = 1.25;
 const LONG_IRON_DEG = 24;
 const FAST_LONG_IRON_M = 175;
 const SLOW_LONG_IRON_M = 150;
-/** A player's usual spread weighs as much as so many measured shots. Ours. */
+/** A player's usual spread weighs as much as so many measured shots. Our choice. */
 const USUAL_SHOTS = 8;
-/** Of a spread whose mis-hits are in it, good strikes have at least this share. Ours. */
+/** Of a spread whose mis-hits are in it, good strikes have at least this share. Our choice. */
 const GOOD_SHARE_MIN = 0.5;
 
 /** 0 for a tour player, 1 for a 15 handicap. */
@@ -117,7 +122,7 @@ export function wholeAlongM({ alongM, mishitShare, mishitShortM }: ShotScatter):
 
 /**
  * How a shot scatters: what was measured of it, drawn towards what is usual for the player by how few shots
- * there were. A carry somebody stated is that of a good strike; a measured mean has the mis-hits in it.
+ * there were. A stated carry is that of a good strike; a measured mean has the mis-hits in it.
  */
 export function scatterOf(
   kind: ClubKind,

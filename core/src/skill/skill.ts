@@ -6,7 +6,9 @@ import { TOUR_HANDICAP, usualDirectionDeg, usualSpreadShare } from './scatter.js
 /** What a player's skill was taken from. */
 export type SkillSource = 'stated' | 'measured' | 'length' | 'nothing';
 
-/** How well a player strikes the ball, as the handicap that usually goes with it; a plus handicap is negative. */
+/**
+ * How well a player strikes the ball, as the handicap that usually goes with it; a plus handicap is negative.
+ */
 export interface Skill {
   handicap: number;
   /** Half its 95 % interval. */
@@ -26,9 +28,12 @@ interface Evidence {
   variance: number;
 }
 
-/** Players of one handicap strike as differently as those so many strokes apart, one standard deviation. Ours. */
+/**
+ * Players of one handicap strike as differently as those so many strokes apart, one standard deviation. Our
+ * choice.
+ */
 const STATED_ERROR = 2;
-/** Long hitters are better players, but loosely: standard deviation about the line below. Ours. */
+/** Long hitters are better players, but loosely: standard deviation about the line below. Our choice. */
 const LENGTH_ERROR = 8;
 /**
  * A tour player carries a driver so far, and each stroke of handicap goes with so much less. From memory of
@@ -52,11 +57,13 @@ const TOUR_CARRY_M: Partial<
 };
 /** Nothing known: a club player. */
 const ANYBODY: Evidence = { source: 'nothing', handicap: 12, variance: 10 ** 2 };
-/** One club's spread differs from the player's other clubs' by this share, one standard deviation. Ours. */
+/**
+ * One club's spread differs from the player's other clubs' by this share, one standard deviation. Our choice.
+ */
 const CLUBS_DIFFER = 0.3;
 /**
  * A session's clubs share its day, its ball and its mat: together they tell no more than within so many
- * strokes. Ours.
+ * strokes. Our choice.
  */
 const RANGE_ERROR = 6;
 const SHOTS_MIN = 5;

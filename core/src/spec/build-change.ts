@@ -23,7 +23,7 @@ const GAUGE_DEG = 0.75;
 /**
  * What changed about a club since a shot of it was taken; undefined where nothing did that is known. A loft
  * that was only measured for the first time is no change of the club, and neither is a length or a shaft that
- * nobody had written down.
+ * was not recorded before.
  */
 export function changeSince(spec: Spec, key: ReadingKey): BuildChange | undefined {
   const fact = spec[key];

@@ -29,7 +29,7 @@ export const BUILD_SHEET: readonly { title: string; keys: readonly QuantityKey[]
   { title: 'Weight', keys: ['weights', 'leadG', 'leadPlace', 'swingWeight', 'totalWeightG'] },
 ];
 
-/** A part of a build and the day it was written down; the day is left out where it is not of one reading. */
+/** A part of a build and the day it was recorded; the day is left out where it is not of one reading. */
 interface BuildPart {
   key: QuantityKey;
   value: number | string;

@@ -29,12 +29,14 @@ export function playingLoft(spec: Spec): PlayingLoft | undefined {
   return undefined;
 }
 
-/** The three things a loft may be: what the head says, what the club was bent or turned to, what a gauge read. */
+/**
+ * The three things a loft may be: what the head says, what the club was bent or turned to, what a gauge read.
+ */
 export const LOFT_KEYS = ['loftStampedDeg', 'loftSetDeg', 'loftMeasuredDeg'] as const;
 export type LoftKey = (typeof LOFT_KEYS)[number];
 const KEY_OF = { stamped: 'loftStampedDeg', set: 'loftSetDeg', measured: 'loftMeasuredDeg' } as const;
 
-/** Nobody bends or turns a club farther from its stamp: another loft is another stamp. Degrees; ours. */
+/** No club is bent or turned further from its stamp: another loft is another stamp. Degrees; our choice. */
 const FARTHEST_BEND_DEG = 6;
 
 /** Which of the three the loft is that a club is shown with; undefined where it has none. */

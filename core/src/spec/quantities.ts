@@ -1,8 +1,8 @@
 import { isShotKind, shotKindsIn, type ShotKind } from '../clubs/index.js';
 
 /**
- * Every quantity a reading can be of, once. Sheets, forms, files, checks and histories are all made from this list.
- * Bounds are the widest a real club could show; outside them a number is a slip of the finger. From memory.
+ * Every quantity a reading can be of, once. Sheets, forms, files, checks and histories are all made from this
+ * list. Bounds are the widest a real club could show; outside them a number is a typing error. From memory.
  */
 export type Quantity = NumberQuantity | TextQuantity | ChoiceQuantity | DateQuantity | SwingWeightQuantity;
 

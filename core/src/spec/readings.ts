@@ -4,7 +4,9 @@ import type { BuildKey, ReadingKey } from './quantities.js';
 /** What a reading says; null takes a quantity back to "not known". */
 export type ReadingValue = number | string | Shot | null;
 
-/** One dated fact about a club. Readings are only ever added; the newest by date, then by arrival, is in force. */
+/**
+ * One dated fact about a club. Readings are only ever added; the newest by date, then by arrival, is in force.
+ */
 export interface Reading {
   key: ReadingKey;
   value: ReadingValue;

@@ -1,6 +1,7 @@
 /**
  * The nearest falling sequence, in weighted least squares: pool adjacent violators.
- * Source: Barlow, Bartholomew, Bremner, Brunk, Statistical Inference under Order Restrictions, Wiley 1972; from memory.
+ * Source: Barlow, Bartholomew, Bremner, Brunk, Statistical Inference under Order Restrictions, Wiley 1972; from
+ * memory.
  * @param values in order; @param weights positive, one each
  */
 export function falling(values: readonly number[], weights: readonly number[]): number[] {

@@ -14,7 +14,10 @@ export function normalQuantile(share: number): number {
   return (low + high) / 2;
 }
 
-/** Points along and across, each `[along0, across0, along1, ...]`, in standard deviations; made once for each count. */
+/**
+ * Points along and across, each `[along0, across0, along1, ...]`, in standard deviations; made once for each
+ * count.
+ */
 const made = new Map<string, Float64Array>();
 
 /**

@@ -41,12 +41,12 @@ export function robustMeanOf(values: readonly number[]): number {
  * 1993): 3.5 modified z-scores.
  */
 const OUTLIER_FROM = 3.5;
-/** Fewer say nothing of each other. Ours. */
+/** Fewer say nothing of each other. Our choice. */
 export const FEWEST_FOR_OUTLIERS = 5;
 
 /**
  * How many scaled deviations each value is from the median; zero everywhere when there are too few, or no
- * deviation, to tell.
+ * deviation.
  */
 export function outlyingness(values: readonly number[]): number[] {
   if (values.length < FEWEST_FOR_OUTLIERS) return values.map(() => 0);

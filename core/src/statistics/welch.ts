@@ -1,6 +1,8 @@
 import { studentTQuantile } from './student-t.js';
 
-/** A sample seen from outside: its standard error and, where it was measured, how many shots stand behind it. */
+/**
+ * A sample seen from outside: its standard error and, where it was measured, how many shots stand behind it.
+ */
 export interface MeanWithError {
   mean: number;
   standardError: number;

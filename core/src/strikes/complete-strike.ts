@@ -139,7 +139,8 @@ function launchOfStrike(strike: Strike, club: StrikeClub, here: Place): Launch {
   if (strike.azimuthDeg !== undefined || strike.offlineM === undefined) {
     return { ...straight, azimuthDeg: strike.azimuthDeg ?? 0, spinAxisDeg: strike.spinAxisDeg ?? 0 };
   }
-  // Where only the side is known, the ball is taken to have started there, but for what the wind and the axis do to it.
+  // Where only the side is known, the ball is taken to have started there, but for what the wind and the axis
+  // do to it.
   const flown = fly({ ...straight, spinAxisDeg: strike.spinAxisDeg ?? 0 }, here.air, here.elevationM);
   const azimuthDeg = Math.atan2(strike.offlineM - flown.lateralM, flown.carryM) / DEG;
   return {

@@ -26,7 +26,7 @@ export interface Drift {
 /** Four quantities are looked at: each has a quarter of the one chance in twenty to be wrong (Bonferroni). */
 const CONFIDENCE = 1 - 0.05 / PARTS.length;
 
-/** Strikes each side must have before anything is said. Ours. */
+/** Strikes each side must have before anything is said. Our choice. */
 const FEWEST = 5;
 
 /**

@@ -26,7 +26,7 @@ export interface Strike {
 export type StrikePart = keyof Strike;
 
 /**
- * Outside these a number is a slip of a device or of a finger: 900 yd is no shot. From memory of what is
+ * Outside these a number is a device's or a typing error: 900 yd is not a shot. From memory of what is
  * possible, and then some.
  */
 export const STRIKE_BOUNDS: Bounds<StrikePart> = {

@@ -36,7 +36,9 @@ export interface StrikeSummary {
   ballSpeedMps: Middle;
   launchDeg: Middle;
   spinRpm: Middle;
-  /** The carry nine in ten get past, and the one only one in ten does: the mis-hit end and the hard-swing end. */
+  /**
+   * The carry nine in ten get past, and the one only one in ten does: the mis-hit end and the hard-swing end.
+   */
   lowEndM: number;
   highEndM: number;
   /** What eight strikes in ten launch and spin within. */
@@ -94,11 +96,11 @@ function middleOf(values: readonly number[]): Middle {
   return { mean, robust: robustMeanOf(values), spread, plusMinus: meanHalfWidth(spread, values.length) };
 }
 
-/** Fewer say too little of the spread to foretell from it. Ours. */
-const FEWEST_TO_FORETELL = 3;
+/** Fewer say too little of the spread to predict from it. Our choice. */
+const FEWEST_TO_PREDICT = 3;
 
 function moreShotsFor(spreadM: number, n: number, marginM: number): number | undefined {
-  if (n < FEWEST_TO_FORETELL) return undefined;
+  if (n < FEWEST_TO_PREDICT) return undefined;
   const needed = shotsForMean(spreadM, marginM);
   return needed === undefined ? undefined : Math.max(0, needed - n);
 }
@@ -109,12 +111,12 @@ function moreShotsFor(spreadM: number, n: number, marginM: number): number | und
  */
 export type Outlier = { by: 'carry' | 'line'; deviations: number } | { by: 'short'; share: number };
 
-/** Who carries less than this share of their own middle shot has mis-hit the ball. Ours. */
+/** A shot that carries less than this share of the player's own middle shot is a mis-hit. Our choice. */
 const MIS_HIT_SHARE = 0.5;
 
 /**
- * Which strikes are far from the rest; in the order given, undefined for the others. They stay in until
- * somebody takes them out.
+ * Which strikes are far from the rest; in the order given, undefined for the others. They count until they are
+ * left out by hand.
  */
 export function outliersOf(strikes: readonly CompleteStrike[]): (Outlier | undefined)[] {
   const carries = strikes.map(({ atBaseline }) => atBaseline.carryM);

@@ -4,11 +4,11 @@ import type { StrikeSummary } from './summary.js';
 
 /**
  * What a tee gives or takes of a carry before anybody hit one: nothing, within this share of it, one standard
- * deviation. Ours.
+ * deviation. Our choice.
  */
 const USUAL_SHARE = 0.03;
 
-/** Fewer balls off a tee say nothing of it. Ours. */
+/** Fewer balls off a tee say nothing of it. Our choice. */
 export const MIN_TEE_BALLS = 4;
 
 /** Metres; `plusMinusM` is half the 95 % interval. */
@@ -19,7 +19,10 @@ interface TeeGain {
   isDoubtful: boolean;
 }
 
-/** A difference of more standard deviations than this, of the error and of what tees do, is no tee's. Ours. */
+/**
+ * A difference of more standard deviations than this, of the error and of what tees do, is no tee's. Our
+ * choice.
+ */
 const DOUBTFUL_FROM = 3;
 
 /**

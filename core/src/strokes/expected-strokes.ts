@@ -196,7 +196,7 @@ const MORE_ON_THE_GREEN_AT_15 = 0.25;
 /**
  * Expected strokes to hole out from a distance and lie, straight between two rows of the table; beyond its
  * ends the end's own value.
- * @param handicap of whoever plays; the table itself is the tour's
+ * @param handicap of the player; the table itself is the tour's
  * @throws InvalidInputError for a negative distance
  */
 export function expectedStrokes(lie: HoleOutLie, distanceM: number, handicap = TOUR_HANDICAP): number {

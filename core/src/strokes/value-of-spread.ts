@@ -6,11 +6,11 @@ interface Scatter {
   acrossM: number;
 }
 
-/** A usual green and the ground about it, for putting a value on scatter; no course's own. Ours. */
+/** A usual green and the ground about it, for putting a value on scatter; no course's own. Our choice. */
 const GREEN_RADIUS_M = 13;
-/** Half the width of a usual fairway. Ours. */
+/** Half the width of a usual fairway. Our choice. */
 const FAIRWAY_HALF_M = 15;
-/** Length of a usual par four. Ours. */
+/** Length of a usual par four. Our choice. */
 const PAR_FOUR_M = 390;
 /** Of the normal sum over scatter: the middles of so many equal shares each way. */
 const SHARES = 24;

@@ -20,7 +20,7 @@ interface BringTo {
   missing?: string;
 }
 
-/** Nearer than half a point a scale cannot tell. Ours. */
+/** Nearer than half a point a scale cannot tell. Our choice. */
 const SAME_POINTS = 0.25;
 
 /**
@@ -34,7 +34,7 @@ export function bringTo(clubs: readonly { id: string; spec: Spec }[], targetPoin
     const now = knownSwingWeight(spec);
     if (!now) return { clubId: id, missing: 'no swing weight, and not all parts are weighed' };
     if (lengthIn === undefined)
-      return { clubId: id, nowPoints: now.points, from: now.from, missing: 'no length written down' };
+      return { clubId: id, nowPoints: now.points, from: now.from, missing: 'no length recorded' };
     const known = { clubId: id, nowPoints: now.points, from: now.from };
     const points = targetPoints - now.points;
     if (Math.abs(points) < SAME_POINTS) return { ...known, grams: 0, place: 'head' as const };
@@ -51,7 +51,10 @@ function halfGrams(grams: number): number {
   return Math.round(grams * 2) / 2;
 }
 
-/** Points a length adds: about six an inch (common practice, no source), or what the parts say where they are known. */
+/**
+ * Points a length adds: about six an inch (common practice, no source), or what the parts say where they are
+ * known.
+ */
 const POINTS_PER_IN = 6;
 
 /** What a change of length, weight or grip does to a club. Positive is longer, heavier. */
@@ -71,10 +74,12 @@ interface BuildTweakEffect {
   inertiaKgCm2?: number;
 }
 
-/** A shaft heavier by 9.5 g is about a point (common practice, no source); the place its weight seems to sit. */
+/**
+ * A shaft heavier by 9.5 g is about a point (common practice, no source); the place its weight seems to sit.
+ */
 const SHAFT_POINT_G = 9.5;
 
-/** Weighed exactly where all parts of a club are written down, by the rules of thumb where they are not. */
+/** Weighed exactly where all parts of a club are recorded, by the rules of thumb where they are not. */
 export function buildTweakEffect(spec: Spec, tweak: BuildTweak): BuildTweakEffect {
   const { longerIn = 0, headG = 0, shaftG = 0, gripG = 0, counterweightG = 0 } = tweak;
   const totalG = headG + shaftG + gripG + counterweightG;
@@ -108,7 +113,7 @@ export function buildTweakEffect(spec: Spec, tweak: BuildTweak): BuildTweakEffec
   };
 }
 
-/** Of a club whose length nobody has written down: a 7 iron's. */
+/** Of a club whose length is not recorded: a 7 iron's. */
 const USUAL_LENGTH_IN = 37;
 
 /**

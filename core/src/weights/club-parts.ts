@@ -29,14 +29,14 @@ const PART_BOUNDS: Bounds<keyof ClubParts> = {
 /*
  * Where the parts balance, inches. A head hangs about 0.9 in above the sole line a club is measured to; a
  * shaft ends 1 in short of it and balances in its middle; a grip of 10.5 in balances 4.5 in down; a
- * counterweight sits an inch inside. From memory; a measured swing weight goes before what they foretell.
+ * counterweight sits an inch inside. From memory; a measured swing weight goes before what they predict.
  */
 const HEAD_ABOVE_IN = 0.9;
 const SHAFT_SHORT_IN = 1;
 const SHAFT_BALANCE = 0.5;
 const GRIP_BALANCE_IN = 4.5;
 const COUNTERWEIGHT_AT_IN = 1;
-/** Ferrule, glue and tape, which nobody weighs. From memory. */
+/** Ferrule, glue and tape, which are not weighed. From memory. */
 const SMALL_PARTS_G = 4;
 
 /** Where weight may be put on a club, inches from the butt. */
@@ -78,7 +78,7 @@ function pointsOf({
   ];
 }
 
-/** A club's weight as the parts foretell it. */
+/** A club's weight as the parts predict it. */
 interface ClubWeight {
   /** Swing weight, points above A0. */
   points: number;
@@ -113,7 +113,7 @@ export function weightOfParts(parts: ClubParts): ClubWeight {
   };
 }
 
-/** Parts of a club as far as its sheet tells them; undefined where a weight that counts is not written down. */
+/** Parts of a club as far as its sheet tells them; undefined where a weight that counts is not recorded. */
 export function partsOf(spec: Spec): ClubParts | undefined {
   const lengthIn = numberIn(spec, 'lengthIn');
   const headG = numberIn(spec, 'headWeightG');

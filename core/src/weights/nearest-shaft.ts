@@ -7,17 +7,20 @@ export type ShaftDifference =
   | { part: 'shaft'; wanted: string; other: string };
 type ComparedPart = Exclude<ShaftDifference['part'], 'shaft'>;
 
-/** A shaft of the locker beside the one that is wanted: how far away it is, and in what (`shaftDifferenceWords`). */
+/**
+ * A shaft of the locker beside the one that is wanted: how far away it is, and in what
+ * (`shaftDifferenceWords`).
+ */
 interface NearShaft {
   clubId: string;
   /** 0 is the same in all that is known; 1 is what most players notice at once. */
   distance: number;
   differences: readonly ShaftDifference[];
-  /** Parts of it nobody has written down. */
+  /** Parts of it that are not recorded. */
   unknown: readonly ComparedPart[];
 }
 
-/* What makes a player notice another shaft, one by itself. Ours. */
+/* What makes a player notice another shaft, one by itself. Our choice. */
 const NOTICED = { shaftWeightG: 10, torqueDeg: 1, tipTrimIn: 0.5, flexes: 1, steps: 2 } as const;
 const UNKNOWN_DISTANCE = 0.5;
 const FLEXES = ['L', 'A', 'R', 'S', 'X', 'TX'] as const;
@@ -29,7 +32,10 @@ const STEPS: Readonly<Record<string, number>> = {
   'hard-stepped twice': 2,
 };
 
-/** A flex as a number: R is 2, S is 3, 6.0 as stiff as S is written by some; undefined for a word nobody ranks. */
+/**
+ * A flex as a number: R is 2, S is 3, 6.0 as stiff as S is written by some; undefined for a word without a
+ * rank.
+ */
 function flexRank(flex: string): number | undefined {
   const plain = flex.trim().toUpperCase().replace(/[+-]$/, '');
   const rank = FLEXES.indexOf(plain as (typeof FLEXES)[number]);
@@ -39,7 +45,7 @@ function flexRank(flex: string): number | undefined {
 
 /**
  * The shafts of a locker by how near they come to a club's: weight, flex, torque, tip and stepping, the
- * differences with it. What is not written down counts as a middling difference.
+ * differences with it. What is not recorded counts as a middling difference.
  * @param wanted the spec of the club whose shaft broke
  * @param clubs the others, of any kind; those without a shaft are left out
  */
@@ -113,7 +119,10 @@ export const SHAFT_STEPS_G = {
   fairway: { next: 'hybrid', min: 10, max: 20 },
 } as const;
 
-/** The woods and hybrids whose shaft is out of tradition beside the longer club's; nothing of a weight not known. */
+/**
+ * The woods and hybrids whose shaft is out of tradition beside the longer club's; nothing of a weight not
+ * known.
+ */
 export function shaftTradition(
   clubs: readonly { name: string; kind: string; spec: Spec }[],
 ): ShaftOutOfLine[] {

@@ -27,7 +27,7 @@ interface SetTrend {
   points: readonly TrendPoint[];
 }
 
-/** Off by less than this nobody minds: inches, degrees, points, grams. Ours. */
+/** Off by less than this does not matter: inches, degrees, points, grams. Our choice. */
 const LEAVES: Record<TrendKey, number> = { lengthIn: 0.2, lieDeg: 0.8, swingWeight: 1.2, totalWeightG: 6 };
 const FEWEST = 4;
 
@@ -63,7 +63,8 @@ export function setTrends(clubs: readonly SetClub[]): SetTrend[] {
     const slope = slopes.length > 0 ? median(slopes) : 0;
     const base = median(known.map(({ value, loftDeg }) => value - slope * loftDeg));
     const off = known.map(({ value, loftDeg }) => Math.abs(value - base - slope * loftDeg));
-    // Wedges are often built another way on purpose; a set that scatters widely has its own measure of what stands out.
+    // Wedges are often built another way on purpose; a set that scatters widely has its own measure of what
+    // stands out.
     const leavesBy = Math.max(LEAVES[key], 3 * median(off));
     return {
       key,

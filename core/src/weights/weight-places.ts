@@ -9,6 +9,6 @@ export const WEIGHT_DIRECTIONS: readonly { to: string; does: string }[] = [
   { to: 'the front', does: 'a little lower with less spin, less steady on a miss' },
 ];
 
-/** Both schools of wedge shafts are sane; neither is preached. */
+/** Both schools of wedge shafts are sane; neither is recommended. */
 export const WEDGE_SHAFT_SCHOOLS =
   'Wedge shafts: the same as the irons’ for clubs hit full, or heavier or softer for clubs hit in part; both are sane.';

@@ -5,13 +5,13 @@ import type { LadderClub } from '../spec/index.js';
 /** The shot a fitting or practice is to bring. */
 export interface ExpectedShot {
   shot: ShotKind;
-  /** Metres; as it is today where nothing is said, and of a new shot the usual share of the full one. */
+  /** Metres; as it is today where it is not given, and of a new shot the usual share of the full one. */
   carryM?: number | undefined;
   /** What is left of today's scatter, 1 for all of it. */
   scatterShare?: number | undefined;
 }
 
-/** What a shot somebody learns carries of the full one where nobody says it. Ours. */
+/** What a newly learnt shot carries of the full one where nobody says it. Our choice. */
 const USUAL_SHARE: Record<UsualShotKind, number> = {
   full: 1,
   hard: 1.03,
@@ -20,14 +20,14 @@ const USUAL_SHARE: Record<UsualShotKind, number> = {
   'three-quarter': 0.86,
   half: 0.65,
 };
-/** A scatter somebody expects stands as it is, not drawn towards the usual one: as if so many shots had shown it. */
+/** An expected scatter is used as it is, not drawn towards the usual one: as if so many shots had shown it. */
 const AS_IF_SHOTS = 10_000;
 
 /**
  * A club as a fitting or practice is expected to make it: with another carry or less scatter, or with a shot
  * more. Nothing expected is the club of today.
  * @param club with a full carry, measured, stated or modelled
- * @param handicap of the player, by which shots scatter that nobody measured
+ * @param handicap of the player, by which shots scatter that were not measured
  * @returns undefined where the club has no full carry, or is a putter
  */
 export function withExpectedShot(

@@ -18,7 +18,7 @@ import { withExpectedShot, type ExpectedShot } from './expected-shot.js';
  */
 export type WishedItem = {
   id: string;
-  /** What it costs; null where nobody knows, and then no money buys it. */
+  /** What it costs; null where not known, and then no money buys it. */
   price: number | null;
 } & (
   | {
@@ -82,7 +82,7 @@ const SAME = 1e-6;
 
 /**
  * What each wish is worth by a usual round, and the best use of a sum over all of them together: two wedges
- * that do one job are not worth twice. The bag is chosen anew for every case, so a gain is against the best
+ * that do one job are not worth twice. The bag is chosen again for every case, so a gain is against the best
  * bag of what is owned. Exact (see `chooseWithin`). A change from the bag of today is not charged: money is
  * spent to change it.
  * @returns undefined where no carry and no loft tells how far the player hits it
@@ -159,7 +159,7 @@ export function wishWorths({ request, question, wishes: items, money }: WishRequ
   );
   return { worth, best, advised, ladder };
 
-  /** What costs no money costs practice: it is left out where nobody could tell the difference. */
+  /** What costs no money costs practice: it is left out where the difference could not be told. */
   function withoutTrifles(use: BestUse): BestUse {
     const found = solve(
       priceAt.map((price, c) => (wishAt(c) && price === 0 ? Infinity : price)),
@@ -185,7 +185,7 @@ export function wishWorths({ request, question, wishes: items, money }: WishRequ
 }
 
 /**
- * A carry somebody was told or saw is held against the one of the club it is most like: a mean with its
+ * A carry that was told or seen is compared with that of the club it is most like: a mean with its
  * mis-hits where that one was measured, else a good strike's.
  */
 function likeOwned(club: LadderClub, owned: readonly LadderClub[]): LadderClub {

@@ -109,8 +109,8 @@ function runnerUpSentence(
     : `The ${name} in its place costs ${strokesWords(onTheCourse)}${mostly ? `, most of it ${mostly}` : ''}.`;
 }
 
-/** Why no bag can be chosen for a player nothing is known of. */
-export const NO_DISTANCE_WORDS = 'No carry and no loft says how far this player hits it: write one down.';
+/** Why no bag can be chosen for a player about whom nothing is known. */
+export const NO_DISTANCE_WORDS = 'Nothing says yet how far this player hits it: enter a loft or a carry.';
 
 /** "Proved the best of 16,383 sets of clubs." */
 export function proofWords({ proved, sets }: BagAnswer['proof']): string {
@@ -125,7 +125,7 @@ function leftOutSentence(
   nameOf: (id: string) => string,
 ): string {
   const rule = keptOutBy
-    ? ` Were it not for “${keptOutBy.rule}”, ${name} for the ${nameOf(keptOutBy.outId)} would gain ${strokesWords(keptOutBy.gains)}.`
+    ? ` Without “${keptOutBy.rule}”, ${name} for the ${nameOf(keptOutBy.outId)} would gain ${strokesWords(keptOutBy.gains)}.`
     : '';
   const way = outId === undefined ? `${name} beside the rest` : `${name} for the ${nameOf(outId)}`;
   if (onTheCourse <= -NO_DIFFERENCE)

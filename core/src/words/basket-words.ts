@@ -3,10 +3,15 @@ import type { BasketPart, NextBasket } from '../basket/index.js';
 import { distanceNumber, type DistanceUnit } from '../units/index.js';
 import { shotName } from './shot-words.js';
 
-/** Where knowing everything would win less than this, nothing is left to settle: half of what tells two bags apart. */
+/**
+ * Where knowing everything would win less than this, nothing is left to settle: half of what tells two bags
+ * apart.
+ */
 const NOTHING = TIE_STROKES / 2;
 
-/** "60 balls on 9 shots are worth about 0.16 strokes a round; knowing every carry exactly would be worth 0.25." */
+/**
+ * "60 balls on 9 shots are worth about 0.16 strokes a round; knowing every carry exactly would be worth 0.25."
+ */
 export function basketSentence({ parts, gain, perfectGain, spare }: NextBasket): string {
   const hit = parts.reduce((sum, { balls }) => sum + balls, 0);
   if (parts.length === 0)
@@ -34,7 +39,7 @@ export function basketReasonSentence(
     case 'which shot':
       return `Decides which to hit from about ${said(reason.aroundM)}: this or the ${shotName(reason.otherShot, nameOf(reason.otherId))}.`;
     case 'new shot':
-      return `Nobody has told of this shot; at ${said(carryM)} the ${shotName(shotKind, nameOf(clubId))} would fill the step below the club.`;
+      return `This shot has no carry yet; at ${said(carryM)} the ${shotName(shotKind, nameOf(clubId))} would fill the step below the club.`;
     case 'neighbours':
       return 'Tells most about the clubs beside it, whose carries are modelled from the same curve.';
   }

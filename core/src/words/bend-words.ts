@@ -49,7 +49,7 @@ export function bendAnswerWords(
 ): { title: string; text: string } {
   const off = (plan: BendPlan) => unevenWords({ rms: plan.offTarget, unit }, distanceUnit);
   if (now.report.steps.length === 0)
-    return { title: 'No ladder to bend yet', text: 'Write down lofts and one carry, and the plan appears.' };
+    return { title: 'No ladder to bend yet', text: 'Enter lofts and one carry, and the plan appears.' };
   if (now.report.school === 'minimal')
     return {
       title: 'Nothing to bend',
@@ -59,7 +59,7 @@ export function bendAnswerWords(
     const who = unmeasured === 1 ? 'One club' : `${unmeasured} clubs`;
     return {
       title: 'Nothing to bend yet',
-      text: `${who} could be bent, but nobody knows how far ${unmeasured === 1 ? 'it carries' : 'they carry'}. Write carries down, or space the bag by lofts.`,
+      text: `${who} could be bent, but it is not known how far ${unmeasured === 1 ? 'it carries' : 'they carry'}. Enter carries, or space the bag by lofts.`,
     };
   }
   if (chosen === now) {
@@ -89,7 +89,7 @@ export function bendRangeWords({ from, limitDeg, material }: BendRange): string 
     case 'not bent':
       return 'not bent';
     case 'no loft':
-      return 'no loft written down';
+      return 'no loft recorded';
     case 'maker':
       return `maker allows ${limitDeg}°`;
     case 'material not known':

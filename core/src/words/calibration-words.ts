@@ -22,14 +22,14 @@ export function calibrationWords({
     case 'too sure':
       return {
         severity: 'error',
-        text: `${counted}. What was said was too sure: take every range as ${stretch.toFixed(1)} times as wide.${leans}`,
+        text: `${counted}. The ranges were too narrow: read every range as ${stretch.toFixed(1)} times as wide.${leans}`,
       };
     case 'too careful':
       return {
         severity: 'warning',
-        text: `${counted}. They are closer than was said: the ranges are too wide.${leans}`,
+        text: `${counted}. The carries came closer than that: the ranges are too wide.${leans}`,
       };
     case 'right':
-      return { severity: leans ? 'warning' : 'fine', text: `${counted}. What was said held.${leans}` };
+      return { severity: leans ? 'warning' : 'fine', text: `${counted}. The ranges held.${leans}` };
   }
 }

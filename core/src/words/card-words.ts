@@ -7,7 +7,9 @@ import { counted } from './counted.js';
 import { listed } from './listed.js';
 import { shapeWords, shotKindWords, shotName } from './shot-words.js';
 
-/** "The 7: pitches 152, stops by the flag. Or the soft 6: pitches 150, stops 5 yd past, 0.05 strokes behind." */
+/**
+ * "The 7: pitches 152, stops by the flag. Or the soft 6: pitches 150, stops 5 yd past, 0.05 strokes behind."
+ */
 export function caddieLine(
   { options, question: { distanceM }, because }: CaddieAnswer,
   unit: DistanceUnit,

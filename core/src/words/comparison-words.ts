@@ -58,7 +58,8 @@ function signed(value: number): string {
 /** The verdict on a pair as a sentence with its numbers. */
 export function pairSentence(pair: Pair, name: string, firstName: string, unit: DistanceUnit): string {
   const sentence = verdictSentence(pair, name, firstName, unit) + holdsWords(pair, unit);
-  // A carry stands in for a total nobody measured; apex and spin are left out of a match they are not known for.
+  // A carry stands in for a total that was not measured; apex and spin are left out of a match they are not
+  // known for.
   if (pair.unmeasured.length === 0 || pair.word === 'not measured') return sentence;
   return pair.unmeasured[0] === 'totalM'
     ? `${sentence} By carry alone: how far they run was not measured.`
@@ -88,7 +89,7 @@ function verdictSentence(pair: Pair, name: string, firstName: string, unit: Dist
     case 'shorter':
       return `${name} is shorter than ${firstName}: ${told}.`;
     case 'no longer':
-      return `${name} is no longer than ${firstName}, nor shorter, by more than anybody would notice: ${told}.`;
+      return `${name} is no longer than ${firstName}, nor shorter, by a margin anyone would notice: ${told}.`;
     case 'matches':
       return `${name} matches ${firstName}: ${all.join(', ')}, all within the margins.`;
     case 'does not match':
@@ -104,7 +105,7 @@ function verdictSentence(pair: Pair, name: string, firstName: string, unit: Dist
     case 'less spin':
       return `${name} spins less than ${firstName}: ${told}.`;
     case 'no more spin':
-      return `${name} spins no more than ${firstName}, nor less, by more than anybody would notice: ${told}.`;
+      return `${name} spins no more than ${firstName}, nor less, by a margin anyone would notice: ${told}.`;
     case 'carry lost':
       return `${name} spins more than ${firstName} and loses carry for it: ${all.slice(0, 2).join(', ')}.`;
     case 'tighter':
@@ -112,7 +113,7 @@ function verdictSentence(pair: Pair, name: string, firstName: string, unit: Dist
     case 'wider':
       return `${name} is wider than ${firstName}: an average ${told}.`;
     case 'no tighter':
-      return `${name} is no tighter than ${firstName}, nor wider, by more than anybody would notice: an average ${told}.`;
+      return `${name} is no tighter than ${firstName}, nor wider, by a margin anyone would notice: an average ${told}.`;
     case 'not known yet':
       return `No verdict yet on ${name} against ${firstName} (${partWords(pair.open)} not settled): ${opened}; ${more}.`;
     case 'not measured':

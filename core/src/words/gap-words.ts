@@ -18,7 +18,10 @@ import { shotName } from './shot-words.js';
 
 type Evenness = NonNullable<GapReport['evenness']>;
 
-/** Less than this, once the noise of the shots is taken out, is even as far as anybody can tell: metres or degrees. */
+/**
+ * Less than this, once the noise of the shots is taken out, is even as far as anybody can tell: metres or
+ * degrees.
+ */
 const EVEN = 0.05;
 const NOT_KNOWN_YET = 'not known yet';
 
@@ -27,7 +30,9 @@ export function unevenWords(evenness: Pick<Evenness, 'rms' | 'unit'>, unit: Dist
   return evenness.rms < EVEN ? 'even' : `uneven by ${evennessWords(evenness, unit)}`;
 }
 
-/** How even a bag is; undefined where there is nothing to measure. Nothing is called even that nobody knows. */
+/**
+ * How even a bag is; undefined where there is nothing to measure. Nothing is called even while it is not known.
+ */
 export function bagEvennessWords(
   { evenness, steps }: Pick<GapReport, 'evenness' | 'steps'>,
   unit: DistanceUnit,
@@ -47,8 +52,7 @@ function evennessKnown({
 }
 
 /**
- * How even a bag was, and is after a change: "uneven by 4.5 yd" and "3.2 yd". Undefined where nobody knows
- * either.
+ * How even a bag was, and is after a change: "uneven by 4.5 yd" and "3.2 yd". Undefined where neither is known.
  */
 export function evennessChangeWords(
   before: Pick<GapReport, 'evenness' | 'steps'>,
@@ -206,7 +210,10 @@ function carrySentence(step: StepReport, report: GapReport, unit: DistanceUnit):
   }
 }
 
-/** "somewhere from 10 yd to 16 yd at 95 %: not known yet whether it is wide; about 5 more shots … would settle it". */
+/**
+ * "somewhere from 10 yd to 16 yd at 95 %: not known yet whether it is wide; about 5 more shots … would settle
+ * it".
+ */
 function unsettledWords(step: StepReport, report: GapReport, unit: DistanceUnit): string {
   const { interval, moreShots, seems, modelledIds } = step;
   const sure = `${Math.round(report.settings.confidence * 100)} %`;
@@ -216,7 +223,7 @@ function unsettledWords(step: StepReport, report: GapReport, unit: DistanceUnit)
     modelledIds.length > 0
       ? modelledWords(modelledIds, report)
       : moreShots === undefined
-        ? `hitting more will not tell: over ${MAX_MORE_SHOTS} shots with each would be needed`
+        ? `more shots would not settle it: over ${MAX_MORE_SHOTS} shots with each would be needed`
         : `about ${moreShots} more shot${moreShots === 1 ? '' : 's'} with each would settle it`;
   return `somewhere from ${range}: not known yet whether it is ${seems}; ${settle}`;
 }

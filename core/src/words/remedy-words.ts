@@ -14,7 +14,7 @@ const A: Record<ClubKind, string> = {
   putter: 'a putter',
 };
 
-/** "a wedge of 48.0°": a club nobody owns yet. @param loft as it is to stand there */
+/** "a wedge of 48.0°": a club the player does not own yet. @param loft as it is to stand there */
 export function clubOfLoftWords(kind: ClubKind, loft: string): string {
   return `${A[kind]} of ${loft}`;
 }
@@ -56,7 +56,7 @@ export function remedyWords(
 export function noRemediesWords(why: NoRemedies): string {
   switch (why) {
     case 'mixed up':
-      return 'Put it right in the sheet; what else would help is worked out then.';
+      return 'Correct it in the sheet; advice is worked out then.';
     case 'few clubs':
       return `What would help is worked out once ${REMEDIES_FROM_CLUBS} clubs have a carry or a loft.`;
   }

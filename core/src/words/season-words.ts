@@ -24,7 +24,7 @@ export function seasonSentence(value: SeasonValue): string {
   return sentences[seasonVerdict(value)];
 }
 
-/** What gets in each other's way. @param nameOf an event's, a freeze's, or what a new thing is called */
+/** A conflict. @param nameOf an event's, a freeze's, or what a new thing is called */
 export function clashSentence({ code, ids, days }: Clash, nameOf: (id: string) => string): string {
   const [name, other] = ids.map(nameOf) as [string, string];
   switch (code) {

@@ -10,7 +10,10 @@ export function shotKindWords(shotKind: ShotKind): string {
   return usual === 'full' ? name : `${usual}, ${name}`;
 }
 
-/** A club with a shot: "soft PW", "three-quarter 52"; of a player's own "PW, soft, into the wind", "5 wood, cut". */
+/**
+ * A club with a shot: "soft PW", "three-quarter 52"; of a player's own "PW, soft, into the wind", "5 wood,
+ * cut".
+ */
 export function shotName(shotKind: ShotKind, clubName: string): string {
   if (shotKind === 'full') return clubName;
   return ownShotName(shotKind) === undefined
@@ -33,14 +36,16 @@ export function sourceWords(shot: Shot, unit: DistanceUnit): string {
     : shot.source;
 }
 
-/** The same of a shot in a club's spec: one taken before the club was changed says so, for it no longer holds. */
+/**
+ * The same of a shot in a club's spec: one taken before the club was changed says so, for it no longer holds.
+ */
 export function factSourceWords(spec: Spec, key: ShotKey, unit: DistanceUnit): string {
   const shot = shotIn(spec, key);
   const change = changeSince(spec, key);
   return change ? changeWords(change) : shot ? sourceWords(shot, unit) : '';
 }
 
-/** "before the bend": when the shot was measured, for whoever reads its carry. */
+/** "before the bend": when the shot was measured, for the reader of its carry. */
 export function changeWords({ bendDeg, longerIn, shaft, setting }: Omit<BuildChange, 'takenOn'>): string {
   const what = [
     bendDeg !== undefined && 'bend',
@@ -51,7 +56,7 @@ export function changeWords({ bendDeg, longerIn, shaft, setting }: Omit<BuildCha
   return `before the ${what.slice(0, 2).join(' and ')}`;
 }
 
-/** "starts 2° left, curves 6 yd right"; empty where nothing is said of it, or it is straight. */
+/** "starts 2° left, curves 6 yd right"; empty where it is not given of it, or it is straight. */
 export function shapeWords(
   { startDeg, curveM }: Pick<Shot, 'startDeg' | 'curveM'>,
   unit: DistanceUnit,

@@ -12,7 +12,7 @@ export function skillWords({ handicap, sources, shots }: Skill): string {
     stated: 'the handicap that was entered',
     measured: `the spread of ${shots} measured shots`,
     length: 'how far the clubs carry',
-    nothing: 'nothing yet: a usual club player',
+    nothing: 'nothing yet: an average club player',
   };
   return `Plays like a ${figure}, taken from ${sources.map((source) => words[source]).join(' and ')}.`;
 }

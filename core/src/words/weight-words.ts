@@ -31,11 +31,11 @@ export function wrapsWords(wraps: number): string {
 const OTHERWISE: Record<BuiltOtherwise['key'], string> = {
   shaft: 'another shaft',
   flex: 'another flex',
-  stepping: 'stepped otherwise',
-  tipTrimIn: 'tipped otherwise',
+  stepping: 'stepped differently',
+  tipTrimIn: 'tipped differently',
   shaftWeightG: 'a shaft of another weight',
   grip: 'another grip',
-  gripWraps: 'other wraps',
+  gripWraps: 'different wraps',
   head: 'another head',
 };
 

@@ -86,13 +86,13 @@ describe('what balls will tell', () => {
 });
 
 describe('the next basket', () => {
-  it('wins more than even sharing and than fewest shots first, and as much as it foretells, in lockers drawn at random', () => {
+  it('wins more than even sharing and than fewest shots first, and as much as it predicts, in lockers drawn at random', () => {
     const lockers = [1, 2, 3, 4, 5, 6].map((seed) => compareSharings(seed, 8, 7, 30, 60));
     const mean = (key: keyof (typeof lockers)[number]) =>
       lockers.reduce((sum, one) => sum + one[key], 0) / lockers.length;
     expect(mean('basket')).toBeGreaterThan(mean('even sharing'));
     expect(mean('basket')).toBeGreaterThan(mean('fewest shots first'));
-    expect(Math.abs(mean('basket') - mean('foretold'))).toBeLessThan(0.25 * mean('foretold'));
+    expect(Math.abs(mean('basket') - mean('predicted'))).toBeLessThan(0.25 * mean('predicted'));
   });
 
   it('more balls win no less, and none wins more than knowing everything', () => {
@@ -258,7 +258,7 @@ describe('its words', () => {
     ],
     [
       { code: 'new shot' as const },
-      'Nobody has told of this shot; at 160 m the 5 iron would fill the step below the club.',
+      'This shot has no carry yet; at 160 m the 5 iron would fill the step below the club.',
     ],
     [
       { code: 'neighbours' as const },

@@ -145,7 +145,7 @@ export function compareSharings(seed: number, clubs: number, limit: number, ball
   const decision = decisionOf(someLocker(clubs, randomFrom(seed)), limit);
   const basket = allocateBalls(decision, balls);
   return {
-    foretold: basket.gain,
+    predicted: basket.gain,
     basket: wonByHitting(decision, basket.balls, worlds),
     'even sharing': wonByHitting(decision, SHARINGS['even sharing'](decision, balls), worlds),
     'fewest shots first': wonByHitting(decision, SHARINGS['fewest shots first'](decision, balls), worlds),

@@ -171,7 +171,7 @@ describe('a check with a gauge', () => {
   });
 });
 
-it('grips are due after a year, or forty rounds (common practice, no source), from the day they were written down', () => {
+it('grips are due after a year, or forty rounds (common practice, no source), from the day they were recorded', () => {
   const spec = on({ grip: 'Moos Round' }, '2026-01-01');
   expect(gripWear({ spec }, '2026-11-01')).toEqual({ since: '2026-01-01', dueOn: '2026-10-08', due: true });
   expect(gripWear({ spec }, '2026-02-01', 5)).toMatchObject({ dueOn: '2026-02-26', due: false });
@@ -195,7 +195,7 @@ describe('worn grooves', () => {
     expect(amateur.dueWeeks).toBeGreaterThan(26);
   });
 
-  it('are not spoken of where nobody dated them, or there is no wedge', () => {
+  it('are not spoken of where no date recorded, or there is no wedge', () => {
     expect(grooveWear({ kind: 'wedge', spec: on({ loftStampedDeg: 58 }) }, '2026-03-02')).toBeUndefined();
     expect(grooveWear({ kind: 'fairway', spec: wedge({}).spec }, '2026-03-02')).toBeUndefined();
     // Nobody counted: three a round, and said to be assumed.

@@ -30,7 +30,7 @@ const planFor = (clubs: readonly LadderClub[], options: GapOptions = {}, deg = 2
   bendPlan({ clubs, choices: everyIron(clubs, deg), options });
 
 describe('a bend plan', () => {
-  it('mends the step under a strong set wedge', () => {
+  it('fixes the step under a strong set wedge', () => {
     const bag = strongSetWedge();
     const { now, chosen } = planFor(bag);
     expect(now.report.faults).toBeGreaterThan(0);
@@ -90,7 +90,7 @@ describe('a bend plan', () => {
     expect(placed.unmeasured).toBe(9);
     expect(bendAnswerWords(placed, 'yd')).toEqual({
       title: 'Nothing to bend yet',
-      text: '9 clubs could be bent, but nobody knows how far they carry. Write carries down, or space the bag by lofts.',
+      text: '9 clubs could be bent, but it is not known how far they carry. Enter carries, or space the bag by lofts.',
     });
     const minimal = planFor(strongSetWedge(), { school: 'minimal' });
     expect(minimal.chosen).toBe(minimal.now);

@@ -58,7 +58,7 @@ describe('how far a head may be bent', () => {
       'material not known: 1° at most',
       'cast stainless: 1° at most',
       'hollow: not bent',
-      'no loft written down',
+      'no loft recorded',
       'not bent',
     ]);
   });

@@ -32,7 +32,7 @@ const DAY = 0.004;
 
 /**
  * Players as the model says they are: their carries drawn from the covariance that is assumed of them, what
- * is written down of them drawn from those, and a later session too.
+ * is recorded of them drawn from those, and a later session too.
  */
 function simulated(players: number, seed: number, unknown: string | null): Prediction[] {
   const normal = normalFrom(randomFrom(seed));
@@ -67,7 +67,7 @@ function simulated(players: number, seed: number, unknown: string | null): Predi
   }).flat();
 }
 
-describe('what was expected, held against what came', () => {
+describe('what was expected, compared with what came', () => {
   it('of players who are as the model says, what was measured holds as often as is said', () => {
     const all = simulated(60, 1, null);
     expect(all).toHaveLength(60 * SET.length);
@@ -100,7 +100,7 @@ describe('what was expected, held against what came', () => {
     expect(sure.stretch).toBeLessThan(2.3);
     expect(calibrationWords(sure)).toMatchObject({
       severity: 'error',
-      text: expect.stringMatching(/take every range as (1\.[89]|2\.[012]) times as wide/) as string,
+      text: expect.stringMatching(/read every range as (1\.[89]|2\.[012]) times as wide/) as string,
     });
     expect(times(3).verdict).toBe('too careful');
   });

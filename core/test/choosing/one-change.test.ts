@@ -4,7 +4,7 @@ import { costOf } from '../../src/index.js';
 import { oneChange } from '../../src/choosing/one-change.js';
 import { randomModel } from './random-model.js';
 
-it('one club in, one out, or both, costs what the choice made anew costs', () => {
+it('one club in, one out, or both, costs what the choice made again costs', () => {
   fc.assert(
     fc.property(
       fc.integer({ min: 1, max: 2 ** 30 }),
@@ -22,11 +22,11 @@ it('one club in, one out, or both, costs what the choice made anew costs', () =>
           ...Array.from({ length: clubs }, (_one, c) => c).filter((c) => !chosen.includes(c)),
         ]) {
           for (const out of [undefined, ...chosen]) {
-            const anew = [...chosen.filter((c) => c !== out), ...(into === undefined ? [] : [into])].sort(
+            const after = [...chosen.filter((c) => c !== out), ...(into === undefined ? [] : [into])].sort(
               (a, b) => a - b,
             );
             expect(changed(into, out)).toBeCloseTo(
-              anew.length === 0 ? Infinity : costOf(model, anew).total,
+              after.length === 0 ? Infinity : costOf(model, after).total,
               9,
             );
           }

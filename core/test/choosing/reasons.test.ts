@@ -136,7 +136,7 @@ describe('why a club is in the bag', () => {
         nameOf,
       ),
     ).toBe(
-      'Mini driver for the 4 iron would cost 0.08 strokes a round. Were it not for “at most 1 driver”, Mini driver for the c would gain 0.20 strokes.',
+      'Mini driver for the 4 iron would cost 0.08 strokes a round. Without “at most 1 driver”, Mini driver for the c would gain 0.20 strokes.',
     );
     expect(
       leftOutSentence({ id: 'b', costs: 0.032, onTheCourse: 0.002, outId: undefined }, '58 low', nameOf),

@@ -247,7 +247,8 @@ describe('flags', () => {
       club('PW', 'wedge', 46, 120),
     ];
     const slips = [
-      // A carry typed into the wrong row, a carry with a figure missing, a loft with its point in the wrong place.
+      // A carry typed into the wrong row, a carry with a figure missing, a loft with its point in the wrong
+      // place.
       set.map((one) => (one.id === 'PW' ? club('PW', 'wedge', 46, 250) : one)),
       set.map((one) => (one.id === '7 iron' ? club('7 iron', 'iron', 34, 15) : one)),
       set.map((one) => (one.id === 'PW' ? club('PW', 'wedge', 4.6, 120) : one)),
@@ -363,7 +364,7 @@ describe('how sure', () => {
       { settings: { indifferenceM: 0 } },
     );
     expect(strict.steps[0]).toMatchObject({ word: 'not known yet' });
-    expect(stepSentence(strict.steps[0]!, strict, 'yd')).toContain('hitting more will not tell');
+    expect(stepSentence(strict.steps[0]!, strict, 'yd')).toContain('more shots would not settle it');
   });
 
   it('so many more shots settle it in 75 to 85 of a hundred cases, and never over 40 are asked for (2,000 simulated)', () => {

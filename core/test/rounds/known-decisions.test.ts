@@ -216,7 +216,7 @@ describe('decisions everybody knows', () => {
     expect(locker(SLOW).chosen()).not.toContain('4 iron');
   });
 
-  it('a tour player’s gap at the top of the bag is mended at the top, and every wedge stays', () => {
+  it('a tour player’s gap at the top of the bag is fixed at the top, and every wedge stays', () => {
     const swap = swapOf(offered(TOUR, without(TOUR, '7 wood', '2 iron', '3 iron')));
     expect(['7 wood', '2 iron', '3 iron']).toContain(swap?.inId);
     expect(['3 wood', '5 wood', '4 iron']).toContain(swap?.outId);

@@ -91,10 +91,10 @@ describe('remedies for a gap under a strong set wedge', () => {
   const gapWedge = club('48', 'wedge', 48, 113);
   const { found, kind, inBag, costOf } = asked(strongSetWedge(), [gapWedge]);
 
-  it('mend that gap, each of them, and gain what their bag costs less', () => {
+  it('fix that gap, each of them, and gain what their bag costs less', () => {
     expect(found.length).toBeGreaterThan(1);
     for (const remedy of found) {
-      expect(remedy.mends, remedy.kind).toMatchObject({ upperId: 'PW', lowerId: '52' });
+      expect(remedy.fixes, remedy.kind).toMatchObject({ upperId: 'PW', lowerId: '52' });
       expect(remedy.gain, remedy.kind).toBeCloseTo(costOf(inBag) - costOf(remedy.bag), 9);
     }
   });
@@ -187,7 +187,7 @@ describe('whatever the bag', () => {
           club(`at ${place}`, place > 14 ? 'wedge' : 'iron', 20 + place * 1.7, 205 - place * 5.5),
         ),
     );
-  it('a remedy that is offered costs no stroke, adds no fault and mends the step that was named', () => {
+  it('a remedy that is offered costs no stroke, adds no fault and fixes the step that was named', () => {
     fc.assert(
       fc.property(irons, irons, (bag, locker) => {
         const leftOut = locker.filter(({ id }) => !bag.some((one) => one.id === id));
@@ -196,14 +196,14 @@ describe('whatever the bag', () => {
         for (const remedy of found) {
           expect(costOf(remedy.bag)).toBeLessThanOrEqual(costOf(inBag) + 1e-12);
           expect(remedy.after.faults).toBeLessThanOrEqual(before.faults);
-          if (remedy.mends)
+          if (remedy.fixes)
             expect(
               remedy.after.steps.some(
                 ({ upperId, lowerId, word, severity }) =>
-                  upperId === remedy.mends!.upperId &&
-                  lowerId === remedy.mends!.lowerId &&
+                  upperId === remedy.fixes!.upperId &&
+                  lowerId === remedy.fixes!.lowerId &&
                   word === 'wide' &&
-                  severity === remedy.mends!.severity,
+                  severity === remedy.fixes!.severity,
               ),
             ).toBe(false);
         }

@@ -223,7 +223,8 @@ describe('a hole played', () => {
     const player = holePlayer(one, clubs, dayShots(one, FROM));
     const scores = Array.from({ length: 400 }, (_play, i) => player.play(0, i * 977).strokes);
     const mean = scores.reduce((sum, score) => sum + score, 0) / scores.length;
-    // 400 yd from the tee: 3.99 (Interfaces 42(2), 2012, from memory). A usual hole without hazards is somewhat easier.
+    // 400 yd from the tee: 3.99 (Interfaces 42(2), 2012, from memory). A usual hole without hazards is somewhat
+    // easier.
     expect(mean).toBeGreaterThan(3.7);
     expect(mean).toBeLessThan(4.15);
     expect(player.play(0, 5)).toEqual(player.play(0, 5));

@@ -27,7 +27,7 @@ const swaps = (preferences?: Partial<BagPreferences>) =>
   remediesWith(preferences).filter(({ kind }) => kind === 'swap');
 
 describe('what may be done to a bag, by what the player wants', () => {
-  it('puts the club for the hole in, where nothing is said', () => {
+  it('puts the club for the hole in, where it is not given', () => {
     expect(swaps()[0]).toMatchObject({ inId: '50' });
   });
 

@@ -69,7 +69,7 @@ describe('a shot of a club that was changed since', () => {
 });
 
 describe('bounce', () => {
-  it('follows a bend, unless it was written down after it', () => {
+  it('follows a bend, unless it was recorded after it', () => {
     const bounceOf = (bounceOn: string) =>
       ladderClub({
         id: '56',

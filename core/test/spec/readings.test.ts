@@ -53,7 +53,7 @@ describe('a spec as of a day', () => {
     expect(changedBetween(readings, '2026-03-15', '2026-03-20')).toEqual([]);
   });
 
-  it('does not depend on the order in which days were written down (property)', () => {
+  it('does not depend on the order in which days were recorded (property)', () => {
     const days = fc.uniqueArray(fc.integer({ min: 1, max: 28 }), { minLength: 1, maxLength: 12 });
     fc.assert(
       fc.property(days, fc.integer(), (list, seed) => {

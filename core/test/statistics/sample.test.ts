@@ -129,7 +129,8 @@ describe('two one-sided tests', () => {
             jStat.studentt.cdf((by - 4) / error, df),
             1 - jStat.studentt.cdf((by + 4) / error, df),
           );
-          // jStat's own distribution is off by up to 3e-8 near zero; Simpson's rule, below, holds ours to 1e-10.
+          // jStat's own distribution is off by up to 3e-8 near zero; Simpson's rule, below, holds ours to
+          // 1e-10.
           expect(Math.abs(p - theirs)).toBeLessThan(5e-8);
           if (Math.abs(p - 0.05) > 1e-9) expect(p < 0.05).toBe(low > -4 && high < 4);
         },

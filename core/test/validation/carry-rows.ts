@@ -53,7 +53,7 @@ function bagOf(table: readonly StockRow[]): LadderClub[] {
   });
 }
 
-/** Each club of the held-out table foretold from the others. */
+/** Each club of the held-out table predicted from the others. */
 export function carryCurveSection(): Section {
   const bag = bagOf(STOCK_WOMEN);
   const rows = bag.map((club): Row => {
@@ -92,7 +92,7 @@ export function carryCurveSection(): Section {
   return {
     title: 'Carry for a loft, each club from the others',
     words:
-      'The women’s table as one player’s bag, lofts remembered, carries taken as stated. Each club is left out and foretold from the rest, with a 95 % interval.',
+      'The women’s table as one player’s bag, lofts remembered, carries taken as stated. Each club is left out and predicted from the rest, with a 95 % interval.',
     rows,
   };
 }

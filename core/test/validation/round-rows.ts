@@ -60,7 +60,10 @@ interface Played {
   greens: number;
 }
 
-/** Strokes a round, and the shares of fairways and greens in regulation, of a player of that handicap and length. */
+/**
+ * Strokes a round, and the shares of fairways and greens in regulation, of a player of that handicap and
+ * length.
+ */
 function roundsOf(handicap: number, lengthShare: number, windMps = 0): Played {
   const whole = HOLES.reduce((sum, [, lengthM]) => sum + lengthM, 0);
   const holes = HOLES.map(([par, lengthM], i) => ({

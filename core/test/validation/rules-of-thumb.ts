@@ -52,7 +52,9 @@ function warmer(club: string, kind: ClubKind, loftDeg: number): number {
   );
 }
 
-/** Two clubs of one carry: the lower with 1,100 rpm less and as much less launch as puts its apex 45 ft lower. */
+/**
+ * Two clubs of one carry: the lower with 1,100 rpm less and as much less launch as puts its apex 45 ft lower.
+ */
 function twoFlights(): { high: Flight; low: Flight } {
   const highLaunch = launchOf({ ballMph: 150, launchDeg: 14, spinRpm: 4600 });
   const air = airOf(BASELINE);

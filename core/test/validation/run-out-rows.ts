@@ -23,7 +23,9 @@ const inTheFace = (mph: number) => ({ windMps: mph * MPH, windFromDeg: 0 });
 const runYd = ({ landSpeedMps, descentDeg, landSpinRpm }: Landing, area: Area, firmness: Firmness) =>
   yd(run(landSpeedMps, descentDeg, landSpinRpm, groundOf({ area, firmness, grass: 'bent' })).runM);
 
-/** What the trade sees: common practice, no source. Landings without a club are given as speed, angle and spin. */
+/**
+ * What the trade sees: common practice, no source. Landings without a club are given as speed, angle and spin.
+ */
 const LANDINGS: readonly (readonly [string, Landing, Area, Firmness, number, number])[] = [
   [
     'tour driver, 27 m/s at 39°',

@@ -117,7 +117,8 @@ describe('bringing a set to a swing weight', () => {
         });
         const [answer] = bringTo([{ id: 'a', spec }], target);
         const after = weightOfParts({ ...club, headG: club.headG + answer!.grams! });
-        // Half grams: a quarter of a gram at 36 in is 0.12 points; and nearer than a quarter point nothing is done.
+        // Half grams: a quarter of a gram at 36 in is 0.12 points; and nearer than a quarter point nothing is
+        // done.
         expect(Math.abs(after.points - target)).toBeLessThan(0.3);
       }),
     );

@@ -17,7 +17,7 @@ export const bagCommands: Handlers<'addBag' | 'editBag' | 'removeBag' | 'putIn' 
   async addBag({ bag, clubIds }, { recorder }) {
     const player = await recorder.load('player', bag.playerId);
     if (!player) throw notFound('player');
-    if (await recorder.load('bag', bag.id)) throw badInput('bag.id: a bag of that id exists already');
+    if (await recorder.load('bag', bag.id)) throw badInput('bag.id: a bag with that id exists already');
     if (
       (await recorder.em.count(Bag, { playerId: bag.playerId, planId: null, removedAt: null })) +
         recorder.created('bag') >=
@@ -103,7 +103,7 @@ export const bagCommands: Handlers<'addBag' | 'editBag' | 'removeBag' | 'putIn' 
 /** Fills a new bag. */
 export async function fill(recorder: ChangeRecorder, bag: Bag, clubIds: readonly string[]): Promise<void> {
   if (new Set(clubIds).size !== clubIds.length)
-    throw ruleBroken(`One club stands in ${bag.name} twice; a club is in a bag once.`);
+    throw ruleBroken(`One club is in ${bag.name} twice; a club is in a bag once.`);
   for (const clubId of clubIds) await loadClubFor(recorder, bag, clubId);
   await recorder.setBagClubs(bag, clubIds);
 }

@@ -28,7 +28,7 @@ const MAX_IMAGES = 20_000;
 /**
  * What the gamer held, the newest first, read off the changes of bags from now back to a moment. Which bag is
  * the gamer may change, and so may its clubs; what was undone has put itself back.
- * @param since ISO; the last state is the one that stood just before. All of it where nothing is said
+ * @param since ISO; the last state is the one that stood just before. All of it where it is not given
  */
 export async function readGamerStates(
   em: EntityManager,

@@ -38,7 +38,7 @@ export default async function buildSheetPdf({ playerName, club, address, day }: 
             return [
               { text: LABELS[key] ?? quantity.label, color: QUIET },
               value === undefined
-                ? { text: 'not written down', color: QUIET, italics: true }
+                ? { text: 'not recorded', color: QUIET, italics: true }
                 : { text: showQuantity(quantity, value) },
             ];
           }),

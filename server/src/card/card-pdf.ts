@@ -192,7 +192,7 @@ function onePage(
           ),
           ...(widest
             ? [
-                `Nobody covers the ${formatDistance(widest.widestGapM, unit)} between ${names.get(widest.upperId)} and ${names.get(widest.lowerId)}. `,
+                `No club covers the ${formatDistance(widest.widestGapM, unit)} between ${names.get(widest.upperId)} and ${names.get(widest.lowerId)}. `,
               ]
             : []),
           ...(slow ? [`${slow} `] : []),

@@ -41,7 +41,7 @@ export function cardRoutes({ orm, scopeOf, scoped }: RouteContext): Router {
     const pages = round === undefined ? all : all.filter(({ roundIds }) => roundIds.includes(round));
     if (pages.length === 0)
       throw planId === undefined
-        ? badInput('There is no bag yet to make a card of.')
+        ? badInput('There is no bag yet to make a card for.')
         : round === undefined
           ? badInput('No round has a bag, and there is no gamer.')
           : notFound('round');

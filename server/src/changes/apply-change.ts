@@ -51,7 +51,7 @@ const HANDLERS: Handlers<CommandName> = {
 /**
  * Does a change, whole or not at all. A change that was done already (its id is known) is answered, not
  * done again.
- * @param report kept with the change, for whoever asks for it again
+ * @param report kept with the change, for a repeated request
  * @throws HttpError
  */
 export async function applyChange(

@@ -72,7 +72,9 @@ export function ofEveryKind<T>(make: () => T): Record<EntityKind, T> {
   return Object.fromEntries(Object.keys(ENTITIES).map((kind) => [kind, make()])) as Record<EntityKind, T>;
 }
 
-/** The version a row had before the change that is being made: every command of one change was written over it. */
+/**
+ * The version a row had before the change that is being made: every command of one change was written over it.
+ */
 const VERSIONS_BEFORE = new WeakMap<object, number>();
 export function versionBefore(row: object): number | undefined {
   return VERSIONS_BEFORE.get(row);
@@ -143,7 +145,7 @@ export class ChangeRecorder {
     });
   }
 
-  /** Counts a row as changed, so that whoever still holds the old one is told. */
+  /** Counts a row as changed, so that anyone who still holds the old one is told. */
   bump<K extends EntityKind>(kind: K, row: EntityOf[K]): void {
     if (!this.touched[kind].has(row.id)) {
       VERSIONS_BEFORE.set(row, row.version);
@@ -207,7 +209,7 @@ export class ChangeRecorder {
     this.bump('bag', bag);
   }
 
-  /** Marks strikes of a session anew. */
+  /** Marks strikes of a session again. */
   async setStrikes(
     session: Session,
     before: readonly StrikeMark[],

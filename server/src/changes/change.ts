@@ -20,7 +20,9 @@ export const Change = defineEntity({
     personId: p.manyToOne(Person).mapToPk().nullable(),
     why: p.text(),
     summary: p.text(),
-    /** A list of RowDiff, in the column `images`; the ORM's types do not carry unions, so `rowDiffsOf` reads it. */
+    /**
+     * A list of RowDiff, in the column `images`; the ORM's types do not carry unions, so `rowDiffsOf` reads it.
+     */
     rowDiffs: p.json<object>().fieldName('images'),
     /** What an import answered, so that it can be answered again. */
     report: p.json<object>().nullable(),

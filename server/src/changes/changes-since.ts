@@ -14,13 +14,13 @@ interface SetValue {
   field: string;
   yours: unknown;
   column: string;
-  /** The part of the column; all of it where nothing is said. */ part?: (column: unknown) => unknown;
+  /** The part of the column; all of it where it is not given. */ part?: (column: unknown) => unknown;
 }
 
 type Image = Extract<RowDiff, { of: EntityKind }>;
 
 /**
- * Refuses to write over somebody else's work, and over nothing else: what others changed of the row since it
+ * Refuses to overwrite another person's work, and over nothing else: what others changed of the row since it
  * was seen is no hindrance as long as it is not what is set now. What stood there at the version seen is read
  * off the changes made since.
  * @throws HttpError 409 with both values of everything that was changed by both
@@ -35,7 +35,7 @@ export async function assertNoConflict<K extends EntityKind>(
   const before = versionBefore(row) ?? row.version;
   if (before === version) return;
   const later = await changesSince(recorder, kind, row.id, version);
-  // A version nobody wrote down is taken to have touched everything.
+  // A version that is not recorded is taken to have touched everything.
   const told = new Set(later.map((image) => image.version));
   const whole =
     before > version &&

@@ -21,7 +21,7 @@ export type Handlers<N extends CommandName> = {
 };
 
 /**
- * Refuses to write over somebody else's work.
+ * Refuses to overwrite another person's work.
  * @throws HttpError 409 with both values of everything that was to be set
  */
 export function requireVersion(

@@ -4,7 +4,7 @@ import type { EntityKind } from './change-recorder.js';
 
 type Part = Record<string, unknown>;
 /**
- * A column that is a list of parts, each known by a key; a part nobody has written yet may stand for one that
+ * A column that is a list of parts, each known by a key; a part that is not written yet may stand for one that
  * is not there.
  */
 interface Parts {

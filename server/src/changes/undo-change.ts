@@ -29,7 +29,7 @@ export async function undoChange(
     if (!found) throw notFound('change');
     if (!mayUndoOthers(scope.role) && found.personId !== scope.personId)
       throw forbidden(
-        `${ROLE_WORDS[scope.role].name}: takes back only what they did themselves. This was done by ${found.who}.`,
+        `${ROLE_WORDS[scope.role].name}: can undo only their own changes. This was done by ${found.who}.`,
       );
     await lockFirst(em, scope.workspaceId, rowsOfDiffs(rowDiffsOf(found)));
     const change = (await em.findOne(

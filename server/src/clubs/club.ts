@@ -16,7 +16,10 @@ export const Club = defineEntity({
     playerId: p.manyToOne(Player).mapToPk(),
     name: p.text(),
     kind: p.text().$type<ClubKind>(),
-    /** The readings in force now, kept beside them so that a sheet needs no history; only `refreshSpecs` writes it. */
+    /**
+     * The readings in force now, kept beside them so that a sheet needs no history; only `refreshSpecs` writes
+     * it.
+     */
     spec: p.json<Spec>(),
     version: p.integer(),
     removedAt: p.datetime().nullable(),

@@ -130,7 +130,10 @@ function requireNoWorseSource(club: Club, key: Reading['key'], value: ReadingVal
   }
 }
 
-/** "58 bent to 57.5", the trade's way of saying what changed. Distances stay in metres: a history has many readers. */
+/**
+ * "58 bent to 57.5", the trade's way of saying what changed. Distances stay in metres: a history has many
+ * readers.
+ */
 function readingWords({ key, value }: Reading, before: ReadingValue | undefined): string {
   const quantity = quantityOf(key);
   if (!quantity) {

@@ -150,8 +150,9 @@ const MAX_CONNECTIONS = 10;
 const ACQUIRE_MS = 2000;
 const CONNECT_MS = 2000;
 /**
- * Queries here are short and many. PostgreSQL guesses some of them long (`spec_as_of` asks again for what it found) and
- * then compiles them anew each time they are called: 34 s for the specs of 89 clubs, which take 20 ms without.
+ * Queries here are short and many. PostgreSQL guesses some of them long (`spec_as_of` asks again for what it
+ * found) and then compiles them again each time they are called: 34 s for the specs of 89 clubs, which take 20
+ * ms without.
  */
 const NO_JIT = '-c jit=off';
 /**

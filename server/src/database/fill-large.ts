@@ -49,7 +49,8 @@ export const MORNING_SIZE: LargeSize = {
 };
 
 /**
- * Fills a workspace with made-up rows, by the database alone; for the bench and for tests at size, never for people.
+ * Fills a workspace with made-up rows, by the database alone; for the bench and for tests at size, never for
+ * people.
  * @param client connected as the owner of the tables, who may have them analysed
  * @returns ids to ask for
  */

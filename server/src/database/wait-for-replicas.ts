@@ -6,6 +6,6 @@ import type { EntityManager } from '@mikro-orm/postgresql';
  * database that fell over while it waited for a replica has it after its restart, though no replica may.
  */
 export async function waitForReplicas(em: EntityManager): Promise<void> {
-  // A message nobody reads, in the log that replicas follow (PostgreSQL 15, 9.27.6).
+  // A message in the log that replicas follow, which is never read (PostgreSQL 15, 9.27.6).
   await em.execute(`select pg_logical_emit_message(true, 'tasche', '')`);
 }

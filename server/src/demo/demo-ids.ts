@@ -7,7 +7,9 @@ export const BY_REP: Scope = { workspaceId: DEMO_WORKSPACE, who: REP, personId: 
 /** Where ids of what is no single player's begin. */
 export const SCHEDULE = 8999;
 
-/** Ids that are the same on every load, so that a second load does nothing and links into the demo keep working. */
+/**
+ * Ids that are the same on every load, so that a second load does nothing and links into the demo keep working.
+ */
 export function demoId(player: number, what: number): string {
   return `7a5c4e00-${String(player + 1).padStart(4, '0')}-4000-8000-${String(what).padStart(12, '0')}`;
 }

@@ -57,7 +57,7 @@ async function loadPlayer(orm: MikroORM, player: DemoPlayer, index: number): Pro
   const { name, hand, distanceUnit, notes, handicap, gapSettings } = player;
   await applyChange(orm, scope, {
     id: demoId(index, 10),
-    why: 'the bag written down, driver to putter',
+    why: 'the bag entered, driver to putter',
     commands: [
       { do: 'addPlayer', player: { id: playerId, name, hand, distanceUnit, notes } },
       { do: 'editPlayer', playerId, version: 1, set: { handicap, gapSettings } },

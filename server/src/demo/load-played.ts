@@ -41,7 +41,7 @@ export async function loadRounds(
   });
 }
 
-/** What the player hit, through the same door as a session written down by hand. */
+/** What the player hit, through the same door as a session entered by hand. */
 export async function loadSessions(
   orm: MikroORM,
   name: string,

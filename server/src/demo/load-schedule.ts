@@ -9,7 +9,7 @@ export async function loadSchedule(orm: MikroORM): Promise<void> {
   const scope = BY_REP;
   await applyChange(orm, scope, {
     id: demoId(SCHEDULE, 1),
-    why: 'the courses of the swing, written down',
+    why: 'the courses of the swing, entered',
     commands: [
       ...DEMO_COURSES.map((course): Command => ({
         do: 'addCourse',

@@ -2,7 +2,10 @@ import type { GapSettings, Lie } from '@tasche/core';
 import { toMetres } from '@tasche/core';
 import type { Hand, PlanChoosing, SeasonItem, TicketDetails, WishDetails } from '@tasche/contract';
 
-/** The Meridian Swing: a circuit, a rep and four players, all invented. Clubs are in the CSV files beside this one. */
+/**
+ * The Meridian Swing: a circuit, a rep and four players, all invented. Clubs are in the CSV files beside this
+ * one.
+ */
 export const REP = 'Jonas Brandl';
 export const WORKSPACE_NAME = 'Meridian Swing van';
 
@@ -17,7 +20,7 @@ export interface DemoPlayer {
   gapSettings: Partial<GapSettings>;
   /** The first is the gamer. */
   bags: readonly { name: string; note?: string; clubs: readonly string[] }[];
-  /** What was done since the sheet was written down, oldest first. */
+  /** What was done since the sheet was recorded, oldest first. */
   changes: readonly {
     club: string;
     key: 'loftSetDeg' | 'loftMeasuredDeg' | 'swingWeight' | 'lieDeg';
@@ -48,7 +51,7 @@ export interface DemoPlayer {
     /** Days ago it was taken up. */
     balls?: readonly { name: string; daysAgo: number }[];
   };
-  /** Rounds outside any event, of which something was written down. */
+  /** Rounds outside any event, of which something was recorded. */
   rounds?: readonly {
     daysAgo: number;
     name: string;

@@ -2,11 +2,11 @@ import { connect, type Socket } from 'node:net';
 import { MAX_LINE_CHARACTERS, SILENCE_MS } from '@tasche/contract';
 import { lineSplitter } from './line-splitter.js';
 
-/** A line to a device that is held for as long as the server runs. */
+/** A connection to a device that is kept open for as long as the server runs. */
 interface KeptLine {
   /** The connection that stands; undefined while none does. */
   socket(): Socket | undefined;
-  /** The device has said who it is: the next break is taken up again at once. */
+  /** The device has identified itself: the next break is reconnected at once. */
   heard(): void;
   close(): void;
 }
@@ -16,7 +16,7 @@ interface KeptLineOptions {
   port: number;
   silenceMs?: number | undefined;
   onLine: (from: Socket, text: string) => void;
-  /** Told the beginning of a line that grew past the limit. */
+  /** Called with the beginning of a line that grew past the limit. */
   onTooLong: (from: Socket, start: string) => void;
   /** The line broke or fell silent. */
   onGone: () => void;

@@ -1,7 +1,7 @@
 /**
  * Cuts what arrives into lines; a line that grows past the limit is thrown away up to its end, and told of once
  * with its beginning. The usual package for it, which the stand-ins use, throws such a line away silently, and
- * here nothing a device says is dropped without a word.
+ * here nothing a device says is dropped silently.
  */
 export function lineSplitter(
   max: number,

@@ -27,9 +27,9 @@ interface GaugeLinkOptions {
 }
 
 /**
- * Holds a line to a gauge for as long as the server runs, and takes it up again when it breaks or falls
- * silent. A reading is nobody's until a person puts it on a club, so nothing is kept here; one that is sent
- * twice is told once.
+ * Keeps a connection to a gauge for as long as the server runs, and reconnects when it breaks or falls silent.
+ * A reading belongs to no club until a person puts it on one, so nothing is kept here; one that is sent twice
+ * is told once.
  */
 export function linkGauge({ host, port, log, silenceMs }: GaugeLinkOptions): GaugeLink {
   const events = new EventEmitter().setMaxListeners(0);

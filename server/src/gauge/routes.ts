@@ -6,7 +6,7 @@ import type { Asks } from '../http/route-list.js';
 
 /** Pages that listen at once; each is somebody at a bench. */
 const MAX_STREAMS = 50;
-/** So that a line in between does not take it for dead. */
+/** So that a proxy in between does not close it. */
 const BEAT_MS = 15_000;
 const orderSchema = wholeDocument(gaugeOrderSchema.strict().noUnknown('unknown field: ${unknown}'));
 const NO_GAUGE: GaugeView = { state: 'none', device: null, simulated: false };
@@ -25,7 +25,8 @@ export function gaugeRoutes({ gauge: there, devicesOf, scopeOf }: RouteContext):
   };
   let streams = 0;
 
-  // Readings as they come, as server-sent events: for whoever checks a bag. None is kept, so none is caught up with.
+  // Readings as they come, as server-sent events: for the person who checks a bag. None is kept, so none is
+  // caught up with.
   router.get('/gauge/live', async (request, response) => {
     const gauge = await gaugeOf(request);
     if (streams >= MAX_STREAMS)

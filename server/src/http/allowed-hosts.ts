@@ -5,8 +5,8 @@ import { HttpError } from './http-error.js';
 const LOOPBACK = ['127.0.0.1', 'localhost', '[::1]'];
 
 /**
- * Refuses requests for a host this server was not told to serve, before anything else looks at them. A page of another
- * site can make its own name point at this machine (DNS rebinding); its requests then bear that name.
+ * Refuses requests for a host this server was not told to serve, before anything else looks at them. A page of
+ * another site can make its own name point at this machine (DNS rebinding); its requests then bear that name.
  * @param names host names without port, such as `van.example`; loopback is always among them
  */
 export function onlyForHosts(names: readonly string[]): RequestHandler {

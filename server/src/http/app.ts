@@ -26,14 +26,14 @@ export interface AppOptions {
   identify: Identify;
   /** What signing in needs; left out where nobody signs in. */
   people?: { sessions: BrowserSessions; tries: FailedTries };
-  /** Sends invitations and resets; without it whoever made one passes it on. */
+  /** Sends invitations and resets; without it the person who made one passes it on. */
   mail?: MailService;
   /** Addresses of proxies in front, whose word is taken for who asks and how. */
   proxies?: readonly string[];
   log: Logger;
   /** Host names this server is told to serve, besides loopback. */
   hosts?: readonly string[];
-  /** What is measured of the server, where somebody measures. */
+  /** The server's metrics, where they are collected. */
   metrics?: Metrics;
   /** The built web part; left out where only the API is wanted. */
   webFolder?: string;
@@ -41,13 +41,13 @@ export interface AppOptions {
   news?: News;
   /** How often a page that listens is told that it is still heard, and looked at whether it may hear. */
   beatMs?: number;
-  /** Whose monitor and gauge they are; left out, everybody's. */
+  /** Whose monitor and gauge they are; everyone's if left out. */
   devicesOf?: string;
   /** The launch monitor, where there is one. */
   monitor?: MonitorLink;
   /** The loft-and-lie gauge, where there is one. */
   gauge?: GaugeLink;
-  /** Who is asked for forecasts, where there is anybody. */
+  /** The weather service, where there is one. */
   weather?: ForecastSource;
 }
 

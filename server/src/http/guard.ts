@@ -45,7 +45,7 @@ export function guard(orm: MikroORM, identify: Identify): RequestHandler[] {
       next();
     },
     (request, response, next) => {
-      // Whoever sits at the machine of a demo, or runs a benchmark, is not held up.
+      // A demo or a benchmark on this machine has no rate limits.
       if (asked.get(request)?.means === 'machine') next();
       else return limiters[routeOf(request)!.calls](request, response, next);
     },
@@ -76,7 +76,7 @@ function limiter(limit: number): RequestHandler {
       next(
         new HttpError(429, {
           error: 'too-many-requests',
-          message: 'That was asked too often; wait a minute.',
+          message: 'Too many requests; wait a minute.',
         }),
       );
     },
@@ -90,8 +90,8 @@ function requireMay({ role, means, personId, mayWrite }: SignedIn, wants: Wanted
   if (wants === 'anybody' || wants === 'signed-in') return;
   if (wants === 'self' || wants === 'people') {
     // What decides who gets in is asked of a person at a browser, not of a script.
-    if (means === 'token') throw forbidden('A token does not do this; sign in.');
-    if (wants === 'self' && personId === null) throw forbidden('Nobody with an account is signed in here.');
+    if (means === 'token') throw forbidden('A token cannot do this; sign in.');
+    if (wants === 'self' && personId === null) throw forbidden('No account is signed in here.');
     if (wants === 'self') return;
   }
   if (!hasRight(role, wants)) throw forbidden(`${ROLE_WORDS[role].name}: ${ROLE_WORDS[role].may}. Not this.`);
@@ -103,6 +103,6 @@ function requireToken({ means, csrf }: SignedIn, request: Request): void {
   if (csrf !== null && isSameText(request.get('x-csrf-token') ?? '', csrf)) return;
   throw new HttpError(403, {
     error: 'page-too-old',
-    message: 'This page is older than its session. Load it again.',
+    message: 'This page is from an earlier session. Reload it.',
   });
 }

@@ -7,7 +7,10 @@ import { perDatabase } from '../database/per-database.js';
 
 const pack = promisify(gzip);
 
-/** An answer as bytes, packed for the wire and plain, and a tag of its contents for clients that have it already. */
+/**
+ * An answer as bytes, packed for the wire and plain, and a tag of its contents for clients that have it
+ * already.
+ */
 export interface KnownText {
   text: Buffer;
   packed: Buffer;
@@ -28,7 +31,7 @@ const known = perDatabase(
 );
 
 /**
- * The answer of that key: the known one where it is of this revision, else made anew.
+ * The answer of that key: the known one where it is of this revision, else made again.
  * @param make gives the whole answer as JSON text
  */
 export async function knownText(

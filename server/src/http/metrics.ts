@@ -13,7 +13,7 @@ const BUCKETS = [0.005, 0.01, 0.03, 0.1, 0.3, 1, 3, 10, 30];
 export interface Metrics {
   /** Times every request, by route and status. */
   timing: RequestHandler;
-  /** Tells it all; to this machine, or to whoever has the key. */
+  /** Tells it all; to this machine, or to anyone who has the key. */
   telling: RequestHandler;
   /** Rows a file brought in. */
   importedRows: Counter;
@@ -32,7 +32,7 @@ export function metricsOf(orm: MikroORM, key?: string): Metrics {
   });
   const importedRows = new Counter({
     name: 'tasche_imported_rows_total',
-    help: 'Rows of files that were taken in',
+    help: 'Rows of files imported',
     registers: [register],
   });
   const gauge = (name: string, help: string, read: () => number) =>

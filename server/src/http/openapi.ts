@@ -85,7 +85,7 @@ export function openApi(): Json {
       title: 'Tasche',
       version: '1',
       description:
-        'A script says who it is by a token: `Authorization: Bearer tasche_…`. Every write is one or more commands, done whole or not at all; ids are made by whoever asks, so that asking twice does once.',
+        'A script says who it is by a token: `Authorization: Bearer tasche_…`. Every write is one or more commands, done whole or not at all; the caller makes the ids, so that a repeated request is done once.',
     },
     servers: [{ url: '/api' }],
     paths: pathsOf(Object.keys(ROUTES) as RouteName[]),
@@ -168,7 +168,7 @@ function operationOf(name: RouteName, path: string): Json {
 
 const WHO: Partial<Record<Wanted, string>> = {
   anybody: 'Anybody.',
-  'signed-in': 'Whoever is signed in.',
+  'signed-in': 'Anyone who is signed in.',
   self: 'Somebody with an account, at a browser.',
   people: 'An owner, at a browser.',
 };

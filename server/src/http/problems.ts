@@ -93,7 +93,7 @@ function problemOf(error: unknown): Answer {
       status: 409,
       problem: {
         error: 'conflict',
-        message: 'Something of that id, or in that place, exists already; nothing was saved.',
+        message: 'Something with that id, or in that place, exists already; nothing was saved.',
       },
     };
   }
@@ -109,7 +109,7 @@ function requestProblem({ type, status }: { type?: string; status?: number }): A
     case 'entity.too.large':
       return {
         status: 413,
-        problem: { error: 'too-large', message: 'That is more than 2 MB; nothing was taken.' },
+        problem: { error: 'too-large', message: 'That is more than 2 MB; nothing was saved.' },
       };
     case 'entity.parse.failed':
       return {

@@ -55,7 +55,7 @@ export function wrongType(wanted: string): HttpError {
   return new HttpError(415, { error: 'wrong-type', message: `Send ${wanted}.` });
 }
 
-/** Given when whoever asked hangs up. */
+/** Aborted when the client disconnects. */
 export function hungUp(response: Response): AbortSignal {
   const gone = new AbortController();
   response.once('close', () => {
@@ -65,12 +65,15 @@ export function hungUp(response: Response): AbortSignal {
 }
 
 /**
- * Stops work whose outcome nobody waits for any more, so that what was cancelled is not done.
- * @throws HttpError 408, which nobody reads
+ * Stops work whose client has disconnected, so that what was cancelled is not done. @throws HttpError 408,
+ * which is never read
  */
 export function stopIfHungUp(signal: AbortSignal): void {
   if (signal.aborted)
-    throw new HttpError(408, { error: 'bad-input', message: 'Whoever asked hung up; nothing was taken.' });
+    throw new HttpError(408, {
+      error: 'bad-input',
+      message: 'The connection was closed before the request was complete; nothing was saved.',
+    });
 }
 
 /** A name as part of a file's name. */

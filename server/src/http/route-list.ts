@@ -3,7 +3,7 @@ import type { Request } from 'express';
 import type * as yup from 'yup';
 
 /**
- * What a route asks of whoever calls it, beyond being signed in; "anybody" asks nothing, "self" an account
+ * What a route requires of its caller, beyond being signed in; "anybody" asks nothing, "self" an account
  * of one's own.
  */
 export type Wanted = Right | 'anybody' | 'signed-in' | 'self';
@@ -142,7 +142,7 @@ export const ROUTES = {
   'GET /schedule': read('Courses, season templates and events.'),
   'GET /circuit': read('The same, at the address it had before 0.2.'),
   'GET /courses/:courseId/forecast': read('The forecast at a course.'),
-  'GET /file-mapping': read('How a file with these heads was read last.'),
+  'GET /file-mapping': read('How a file with these headers was read last.'),
   'GET /sessions/:sessionId/live': read('Balls as they come, as server-sent events.'),
   'GET /sessions/:sessionId/set-aside': read('What a session could not take.'),
   'POST /sessions/:sessionId/hit': {

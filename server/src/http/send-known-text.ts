@@ -1,7 +1,7 @@
 import type { Request, Response } from 'express';
 import type { KnownText } from './known-text.js';
 
-/** Sends an answer that lies ready, packed for whoever takes it packed. */
+/** Sends a prepared answer, compressed for clients that accept it. */
 export function sendKnownText(request: Request, response: Response, { text, packed, etag }: KnownText): void {
   const takesPacked = request.acceptsEncodings('gzip') === 'gzip';
   if (takesPacked) response.set('content-encoding', 'gzip');

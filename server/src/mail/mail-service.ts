@@ -8,16 +8,16 @@ export interface Letter {
   text: string;
 }
 
-/** Hands letters to whoever delivers them. */
+/** Sends e-mails. */
 export interface MailService {
   /**
-   * @returns whether it was taken; a letter that was not is nobody's fault who wrote it, and stops nothing
+   * @returns whether it was accepted; a failure does not stop the caller
    */
   send(letter: Letter): Promise<boolean>;
   close(): void;
 }
 
-/** Nobody waits longer for a letter to be taken; the link is shown all the same. */
+/** The longest wait for an e-mail to be accepted; the link is shown anyway. */
 const TAKEN_WITHIN_MS = 6000;
 const MAX_LETTER_CHARACTERS = 4000;
 

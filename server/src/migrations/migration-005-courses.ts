@@ -2,7 +2,7 @@ import { Migration } from '@mikro-orm/migrations';
 
 const TABLES = ['course', 'season', 'event'];
 
-/** Eighteen usual holes are nobody's: a place that becomes a course has none until somebody writes them down. */
+/** Eighteen usual holes belong to no course: a place that becomes a course has none until they are recorded. */
 const COURSES_FROM_PLACES = `
   insert into course (id, workspace_id, name, altitude_m, latitude_deg, longitude_deg, grass, sand, tees, holes, seasons, notes, version)
   select gen_random_uuid(), workspace_id, course, max((conditions->>'altitudeM')::double precision), null, null, min(surface->>'grass'), 'medium', '["Back"]', '[]',

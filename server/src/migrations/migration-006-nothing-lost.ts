@@ -6,7 +6,7 @@ import {
 
 /**
  * From which day a reading stands. One dated today, wherever on earth its writer is, stands from the day it
- * was recorded (UTC), so that what is written down later on the same day is the newer. One dated further
+ * was recorded (UTC), so that what is recorded later on the same day is the newer. One dated further
  * ahead waits for its day.
  */
 const STANDS_FROM = `
@@ -35,7 +35,10 @@ export const SPEC_AS_OF = `
     where known.key is not null and newest.value is not null and newest.value <> 'null'::jsonb
   $$`;
 
-/** The state of a player's sheet; where a reading has come to its day since the last change, the day is part of it. */
+/**
+ * The state of a player's sheet; where a reading has come to its day since the last change, the day is part of
+ * it.
+ */
 const SHEET_REVISION = `
   create or replace function sheet_revision(of_workspace uuid, of_player uuid) returns text language plpgsql as $$
   declare

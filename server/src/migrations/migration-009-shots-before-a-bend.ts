@@ -4,8 +4,8 @@ import { SPEC_AS_OF as SPEC_AS_OF_006 } from './migration-006-nothing-lost.js';
 const BUILD_KEYS = `array['loftStampedDeg', 'loftSetDeg', 'loftMeasuredDeg', 'setting', 'lengthIn', 'shaft']`;
 
 /**
- * As migration 6 made it, with what of the build was otherwise on the day a shot was taken; what is written
- * down of one day belongs together.
+ * As migration 6 made it, with what of the build was otherwise on the day a shot was taken; what is recorded of
+ * one day belongs together.
  */
 const SPEC_AS_OF = `
   create or replace function spec_as_of(of_club uuid, day date) returns jsonb language sql stable as $$
@@ -41,7 +41,7 @@ const SPEC_AS_OF = `
     from standing
   $$`;
 
-/** A carry measured before the club was bent or built anew knows what the club was. */
+/** A carry measured before the club was bent or built again knows what the club was. */
 export class Migration009ShotsBeforeABend extends Migration {
   override up(): void {
     this.addSql(SPEC_AS_OF);

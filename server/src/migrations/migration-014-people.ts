@@ -1,7 +1,7 @@
 import { Migration } from '@mikro-orm/migrations';
 
 /**
- * What a transaction is told of whoever asks (`inWorkspace`): the workspace, the players they may see where
+ * What a transaction is told about the asker (`inWorkspace`): the workspace, the players they may see where
  * not all, who they are, and what they hold in their hand (the hash of a key, or an e-mail address). Each is
  * read once a query.
  */
@@ -28,8 +28,8 @@ const OF_PLAYERS: Readonly<Record<string, string>> = {
 };
 
 /**
- * Whether a row that others hang on is seen. A function and no subquery: it is called only for somebody who sees some
- * players, and the plans of everybody else stay as they are.
+ * Whether a row that others hang on is seen. A function and no subquery: it is called only for somebody who
+ * sees some players, and the plans of everybody else stay as they are.
  */
 const SEES = ['bag', 'club', 'change', 'session'].map(
   (table) => `
@@ -206,7 +206,7 @@ export class Migration014People extends Migration {
     this.addSql(
       `create policy who_may on workspace using (id = ${WORKSPACE} or ${mine}) with check (id = ${WORKSPACE})`,
     );
-    // Made anew, with the players that may be seen, whenever the tables are brought up to date.
+    // Made again, with the players that may be seen, whenever the tables are brought up to date.
     this.addSql('drop function if exists sheet_text(uuid, uuid, date)');
     this.addSql('drop function if exists sheet_revision(uuid, uuid)');
     this.addSql('drop function if exists roster_revision(uuid)');

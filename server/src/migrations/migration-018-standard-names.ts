@@ -52,7 +52,7 @@ export class Migration018StandardNames extends Migration {
         end if;
         return document;
       end $$`);
-    // The owner of the tables writes in every workspace, which nobody else does.
+    // The owner of the tables writes in every workspace, which no one else does.
     const words = [...Object.keys(fields), from].join('|');
     this.addSql(`
       do $$

@@ -6,7 +6,7 @@ export class Migration019HitOffTees extends Migration {
     this.hitOff("'grass', 'mat', 'tees'");
   }
   override down(): void {
-    // The owner of the tables writes in every workspace, which nobody else does.
+    // The owner of the tables writes in every workspace, which no one else does.
     this.addSql('alter table session no force row level security');
     this.addSql("update session set hit_off = 'grass' where hit_off = 'tees'");
     this.addSql('alter table session force row level security');

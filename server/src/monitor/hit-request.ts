@@ -28,10 +28,9 @@ export async function hitRequest(
   const club = withModelledCarries(placedClubs(rows.map(ladderClub))).find(({ id }) => id === clubId)!;
   const known = club.shots[shot] ?? club.shots.full;
   if (!known)
-    throw badInput(
-      `${row.name} has neither a carry nor a loft to make shots up from; write one down first.`,
-      [{ field: 'clubId', message: 'no carry known' }],
-    );
+    throw badInput(`${row.name} has neither a carry nor a loft to simulate shots from; enter one first.`, [
+      { field: 'clubId', message: 'no carry known' },
+    ]);
   return {
     count,
     club: clubId,

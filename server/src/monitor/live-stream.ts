@@ -103,7 +103,9 @@ async function sendStrikes(
   }
 }
 
-/** Whether what was written has gone out, or fits into a small buffer; false for a board that reads too slowly. */
+/**
+ * Whether what was written has gone out, or fits into a small buffer; false for a board that reads too slowly.
+ */
 async function drained(response: Response, drainMs: number): Promise<boolean> {
   if (response.writableLength <= MAX_BUFFERED_BYTES) return true;
   return new Promise<boolean>((resolve) => {

@@ -42,7 +42,7 @@ const ONLY_SESSION = 'only';
 const MAX_WAITING = 200;
 
 /**
- * Holds a line to a launch monitor for as long as the server runs: takes it up again when it breaks or falls
+ * Keeps a connection to a launch monitor for as long as the server runs: reconnects when it breaks or falls
  * silent, keeps each ball in a transaction of its own, and acknowledges it only then. Whatever happens in
  * between, the monitor sends it again, and nothing is kept twice.
  */
@@ -60,8 +60,8 @@ export function linkMonitor({
   let waiting = 0;
 
   /**
-   * One line after the other, in the order they came. Once one could not be kept, those that came after it on the same
-   * connection are dropped too: the monitor has no answer to any of them, and sends them again.
+   * One line after the other, in the order they came. Once one could not be kept, those that came after it on
+   * the same connection are dropped too: the monitor has no answer to any of them, and sends them again.
    */
   const queue = (of: Socket, job: () => Promise<void>) => {
     waiting += 1;

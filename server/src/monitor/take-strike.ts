@@ -104,8 +104,8 @@ async function clubOf(em: EntityManager, { playerId, aim }: Session, label: stri
 }
 
 /**
- * Keeps what could not be taken, for somebody to look at. In SQL: the index it may meet is of some rows only,
- * which the ORM's own way to insert or leave alone knows nothing of.
+ * Keeps what could not be taken, to be looked at by a person. In SQL: the index it may meet is of some rows
+ * only, which the ORM's own way to insert or leave alone knows nothing of.
  */
 export async function setAside(
   em: EntityManager,
@@ -119,7 +119,7 @@ export async function setAside(
     `insert into set_aside (workspace_id, session_id, device_key, text, reason) values (?, ?, ?, ?, ?) on conflict (workspace_id, device_key) where device_key is not null do nothing`,
     [workspaceId, sessionId, deviceKey, text.slice(0, 500).replaceAll('\u0000', '?'), reason.slice(0, 300)],
   );
-  // A monitor gone mad fills no disk.
+  // A faulty monitor must not fill the disk.
   await em.execute(
     'delete from set_aside where workspace_id = ? and id <= (select id from set_aside where workspace_id = ? order by id desc offset 2000 limit 1)',
     [workspaceId, workspaceId],

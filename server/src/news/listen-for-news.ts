@@ -28,7 +28,7 @@ export interface ChangeNews {
   schedule: boolean;
 }
 
-/** Tells who listens here what happened, whichever server it happened at. */
+/** Tells this server's listeners what happened at any server. */
 export interface News {
   /** A session has new strikes; also told when some may have gone by unheard. */
   onStrikes(sessionId: string, listener: () => void): () => void;
@@ -59,7 +59,7 @@ export async function tellOfChange(
 /**
  * Listens to the database on a connection of its own, taken up again when it is lost. News that went by
  * meanwhile is not lost on anybody:
- * listeners also look by themselves now and then, and whoever is connected anew is told to.
+ * listeners also look by themselves now and then, and whoever is connected again is told to.
  */
 export function listenForNews(
   databaseUrl: string,
@@ -140,7 +140,7 @@ export function listenForNews(
   };
 }
 
-/** Asks for nothing again and again. @throws once no answer came in time */
+/** Asks for nothing again and again. @throws when no answer came in time */
 async function askNowAndThen(client: pg.Client, everyMs: number, isWanted: () => boolean): Promise<void> {
   for (;;) {
     await wait(everyMs, undefined, { ref: false });

@@ -11,9 +11,9 @@ import type { ChangeNews } from './listen-for-news.js';
 const MAX_STREAMS = 1000;
 /** Of one person, or one machine: a phone, a laptop, some tabs. */
 const MAX_STREAMS_EACH = 20;
-/** So that a line in between does not take it for dead, where nothing else is said. */
+/** So that a proxy in between does not close it, where nothing else is said. */
 const BEAT_MS = 10_000;
-/** A page that takes nothing is cut off; it reads everything anew when it comes back. */
+/** A page that takes nothing is cut off; it reads everything again when it comes back. */
 const MAX_BUFFERED_BYTES = 64_000;
 
 const open = new Map<string, number>();
@@ -24,7 +24,7 @@ export const newsAsks: Asks = {
 };
 
 /**
- * What others change, as server-sent events. Nothing is caught up with: a page that comes back reads anew.
+ * What others change, as server-sent events. Nothing is caught up with: a page that comes back reads again.
  */
 export function newsRoutes({ news, beatMs = BEAT_MS, identify, scopeOf }: RouteContext): Router {
   const router = Router();
@@ -56,7 +56,7 @@ export function newsRoutes({ news, beatMs = BEAT_MS, identify, scopeOf }: RouteC
         if (view) send('change', view);
       }
     });
-    // Somebody who was shut out since hears nothing more.
+    // A person whose access was removed hears nothing more.
     const beat = setInterval(() => {
       readSessionAnew(request)
         .then(() => identify(request))
@@ -66,7 +66,7 @@ export function newsRoutes({ news, beatMs = BEAT_MS, identify, scopeOf }: RouteC
             else response.end('event: moved\ndata: {}\n\n');
           },
           (error: unknown) => {
-            // That the database could not be asked ends nobody's session; the next beat asks again.
+            // A database failure ends no session; the next beat asks again.
             if (error instanceof HttpError && error.problem.error === 'signed-out')
               response.end('event: signed-out\ndata: {}\n\n');
           },

@@ -61,7 +61,7 @@ export function accountRoutes({ orm, identify, scopeOf, people }: RouteContext):
       person.passwordHash = passwordHash;
       await noted(em, request, 'password changed');
     });
-    // Whoever knew the old one is out everywhere; this browser goes on under another id.
+    // All other sessions end; this browser goes on under another id.
     const { stay } = request.session;
     await people!.sessions.end(personId, { allBut: null });
     await beginSession(request, { personId, workspaceId, stay: stay === true });
@@ -81,7 +81,7 @@ export function accountRoutes({ orm, identify, scopeOf, people }: RouteContext):
   router.post('/account/code/confirm', async (request, response) => {
     const { code } = codeOnly.validateSync(jsonBody(request), { strict: true });
     const secret = request.session.codeSecret;
-    if (!secret) throw ruleBroken('Begin anew: no code is awaited here.');
+    if (!secret) throw ruleBroken('Start over: no code is expected here.');
     const step = await stepOfCode(secret, code, 0);
     if (step === undefined)
       throw badInput('That code is not right; the next one comes within half a minute.', [
@@ -142,11 +142,11 @@ export function accountRoutes({ orm, identify, scopeOf, people }: RouteContext):
   });
   return router;
 
-  /** @throws HttpError where nobody with an account is signed in by a session */
+  /** @throws HttpError where no account is signed in by a session */
   async function self(request: Request): Promise<{ personId: string; workspaceId: string; who: string }> {
     const { personId, workspaceId, who, means } = await scopeOf(request);
     if (personId === null || means !== 'session' || !people)
-      throw ruleBroken('Nobody with an account is signed in here.');
+      throw ruleBroken('No account is signed in here.');
     return { personId, workspaceId, who };
   }
 
@@ -165,7 +165,7 @@ export function accountRoutes({ orm, identify, scopeOf, people }: RouteContext):
     await note(em, request, { personId, workspaceId, who }, what, detail);
   }
 
-  /** Whoever changes how they get in says their password again. @throws HttpError 400 naming the field */
+  /** Changing how one signs in asks for the password again. @throws HttpError 400 naming the field */
   async function requirePassword(request: Request, password: string, field: string): Promise<void> {
     const { passwordHash, email } = await ofPerson(request, (_em, person) => Promise.resolve(person));
     const address = addressOf(request);

@@ -36,10 +36,10 @@ const LIMITS = {
   usual: { idleMs: 2 * HOUR_MS, allMs: 12 * HOUR_MS },
   stay: { idleMs: 14 * 24 * HOUR_MS, allMs: 30 * 24 * HOUR_MS },
 };
-/** Over TLS, and where nobody but this machine can look on. */
+/** Over TLS, or within this machine. */
 const SECURE_NAME = '__Host-tasche';
 const PLAIN_NAME = 'tasche';
-/** So often at most is it written down that a session is in use. */
+/** How often at most it is recorded that a session is in use. */
 const TOUCH_MS = 60_000;
 const MAX_CONNECTIONS = 4;
 const MAX_AGENT = 200;
@@ -70,7 +70,7 @@ export async function browserSessions(databaseUrl: string, given?: string): Prom
     application_name: 'tasche sessions',
     allowExitOnIdle: true,
   });
-  // A connection the database ends while nobody uses it is made anew.
+  // A connection the database ends while nobody uses it is made again.
   pool.on('error', () => undefined);
   const secret = given ?? (await serverSecret(pool));
   const stores: { close: () => void }[] = [];
@@ -144,7 +144,7 @@ export function endOf({ signedInAt, stay }: Pick<SessionData, 'signedInAt' | 'st
   return signedInAt + LIMITS[stay ? 'stay' : 'usual'].allMs;
 }
 
-/** Starts a session anew, under another id than any there was before. */
+/** Starts a session again, under another id than any there was before. */
 export async function beginSession(
   request: Request,
   { personId, workspaceId, stay }: Pick<SessionData, 'personId' | 'workspaceId' | 'stay'>,
@@ -208,7 +208,7 @@ export function isOnThisMachine(request: Request): boolean {
   );
 }
 
-/** A store that writes down at most once a minute that a session is in use. */
+/** A store that records at most once a minute that a session is in use. */
 function sparing<S extends Store>(store: S): S {
   const touched = new LRUCache<string, true>({ max: 10_000, ttl: TOUCH_MS });
   const touch = store.touch?.bind(store);

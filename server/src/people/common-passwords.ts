@@ -20,7 +20,7 @@ export function requireUncommon(password: string, field: string, own: readonly s
   estimator ??= new ZxcvbnFactory({ dictionary, graphs: adjacencyGraphs });
   const words = own.flatMap((text) => [text, ...text.split(/[\s@.]+/)]).filter((word) => word.length > 2);
   if (estimator.check(password, words).guesses >= LEAST_GUESSES) return;
-  throw badInput('That password is among those tried first. Take a few words that do not belong together.', [
+  throw badInput('That password is too common. Choose a few words that do not belong together.', [
     { field, message: 'is too easily guessed' },
   ]);
 }

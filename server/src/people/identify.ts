@@ -7,7 +7,7 @@ import { holderOfToken } from '../tokens/access-token.js';
 import { bearsSession, endOf, isOnThisMachine } from './browser-sessions.js';
 import type { Identify, SignedIn } from './scope.js';
 
-/** Who somebody is and where, in one call; made anew whenever the tables are brought up to date. */
+/** Who somebody is and where, in one call; made again whenever the tables are brought up to date. */
 export const IDENTITY_SQL = `
   create or replace function identity_of(of_person uuid) returns json language plpgsql as $$
   begin
@@ -36,13 +36,13 @@ export async function identityOf(orm: MikroORM, personId: string): Promise<Ident
  * Finds out who asks: by a token, by the browser's session, or, where everybody at this machine is let in,
  * by that.
  * A session that was ended lets nobody in, at this machine neither.
- * @param machine whoever sits at this machine; left out where people sign in
+ * @param machine the user of this machine; left out where people sign in
  */
 export function identifyBy(orm: MikroORM, machine?: () => Promise<SignedIn>): Identify {
   return async (request) => {
     const bearer = /^Bearer ([\w-]{20,100})$/.exec(request.get('authorization') ?? '')?.[1];
     if (bearer !== undefined) return byToken(orm, bearer);
-    if (request.get('authorization') !== undefined) throw signedOut('That is no token of this server.');
+    if (request.get('authorization') !== undefined) throw signedOut('That is not a token of this server.');
     // Requests that come over plain HTTP from elsewhere have none.
     const session = (request as Partial<Request>).session as SessionData | undefined;
     if (session?.personId !== undefined && Date.now() < endOf(session)) {
@@ -67,7 +67,7 @@ export function identifyBy(orm: MikroORM, machine?: () => Promise<SignedIn>): Id
 async function byToken(orm: MikroORM, bearer: string): Promise<SignedIn> {
   const token = await holderOfToken(orm, bearer);
   const found = token && (await placeOf(orm, token.personId, token.workspaceId, true));
-  if (!found) throw signedOut('That token is not known here, or has ended.');
+  if (!found) throw signedOut('That token is unknown here, or has ended.');
   return {
     ...found,
     means: 'token',

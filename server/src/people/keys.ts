@@ -2,12 +2,12 @@ import { createHash, randomBytes, timingSafeEqual } from 'node:crypto';
 
 const KEY_BYTES = 32;
 
-/** A key nobody guesses, for a link or a token: 256 bits as URL-safe text. */
+/** An unguessable key, for a link or a token: 256 bits as URL-safe text. */
 export function newKey(): string {
   return randomBytes(KEY_BYTES).toString('base64url');
 }
 
-/** What is kept of a key: nobody who reads the database can use it. */
+/** What is kept of a key: useless to a reader of the database. */
 export function hashOfKey(key: string): string {
   return createHash('sha256').update(key).digest('base64url');
 }

@@ -10,18 +10,16 @@ interface LetterAbout {
   link: Pick<MadeLinkView, 'url' | 'expiresAt'>;
 }
 
-/** Whoever gets one knows who sent it, what it is for, until when, and what to do if it is not for them. */
+/** Each says who sent it, what it is for, until when, and what to do if it is not for the reader. */
 export function invitationLetter({ role, ...about }: LetterAbout & { role: Role }): Letter {
   return letter(about, `${about.madeBy} invites you to ${about.workspaceName}`, [
     `${about.madeBy} invites you to the workspace "${about.workspaceName}" as ${ROLE_WORDS[role].name.toLowerCase()}.`,
-    'Open this address to come in:',
+    'Open this address to join:',
   ]);
 }
 
 export function resetLetter(about: LetterAbout): Letter {
-  return letter(about, 'Set a new password', [
-    `${about.madeBy} made you an address to set a new password for your account:`,
-  ]);
+  return letter(about, 'Set a new password', [`${about.madeBy} made a link for you to set a new password:`]);
 }
 
 function letter({ name, email, link }: LetterAbout, subject: string, lines: readonly string[]): Letter {
@@ -35,8 +33,8 @@ function letter({ name, email, link }: LetterAbout, subject: string, lines: read
       '',
       link.url,
       '',
-      `It works once, until ${link.expiresAt.slice(0, 10)}. Whoever has it can use it, so do not pass it on.`,
-      'If you did not expect this letter, do nothing; nothing happens.',
+      `It works once, until ${link.expiresAt.slice(0, 10)}. Anyone who has it can use it, so do not pass it on.`,
+      'If you did not expect this e-mail, ignore it; nothing happens.',
       '',
     ].join('\n'),
   };

@@ -11,12 +11,12 @@ const DAY_MS = 86_400_000;
 /** Where a link leads; the key stands after the #, so that no server and no log sees it. */
 const PAGE = '/welcome';
 
-/** Stands for whoever runs the server: no person's name is empty. */
+/** Stands for the operator of the server: no person's name is empty. */
 export const BY_THE_SERVER = '';
 
 /** Why an owner's link sets no password. */
 export const RESET_ELSEWHERE =
-  'They belong to other workspaces too, so no owner of one resets their password. Whoever runs the server can: ./tasche reset-link.';
+  'They belong to other workspaces too, so no owner of a single one can reset their password. Whoever runs the server can: ./tasche reset-link.';
 
 interface LinkOrder {
   purpose: OneTimeLink['purpose'];
@@ -26,7 +26,7 @@ interface LinkOrder {
   email: string;
   role?: Role | null;
   playerIds?: string[] | null;
-  /** Their name; `BY_THE_SERVER` where whoever runs it did. */
+  /** Their name; `BY_THE_SERVER` where the operator did. */
   madeBy: string;
 }
 
@@ -68,7 +68,7 @@ export async function withLink<T>(
     if (!link || link.usedAt || link.expiresAt.getTime() <= Date.now())
       throw new HttpError(404, {
         ...notFound('link').problem,
-        message: 'This link was used already, was withdrawn, or is too old. Ask whoever sent it for another.',
+        message: 'This link was used already, was withdrawn, or is too old. Ask the sender for a new one.',
       });
     return work(em, link);
   });

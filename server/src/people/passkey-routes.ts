@@ -50,7 +50,7 @@ export function passkeyRoutes({ orm, identify, scopeOf, people }: RouteContext):
   router.post('/account/passkeys/start', async (request, response) => {
     const personId = await self(request);
     const { person, passkeys } = await read(orm, personId);
-    if (passkeys.length >= MAX_PASSKEYS) throw ruleBroken(`Nobody has more than ${MAX_PASSKEYS} passkeys.`);
+    if (passkeys.length >= MAX_PASSKEYS) throw ruleBroken(`At most ${MAX_PASSKEYS} passkeys a person.`);
     const options = await generateRegistrationOptions({
       rpName: 'Tasche',
       rpID: siteOf(request),
@@ -153,7 +153,7 @@ export function passkeyRoutes({ orm, identify, scopeOf, people }: RouteContext):
   async function self(request: Request): Promise<string> {
     const { personId, means } = await scopeOf(request);
     if (personId === null || means !== 'session' || !people)
-      throw ruleBroken('Nobody with an account is signed in here.');
+      throw ruleBroken('No account is signed in here.');
     return personId;
   }
 }
@@ -174,6 +174,6 @@ function siteOf(request: Request): string {
 function takeChallenge(request: Request): string {
   const { challenge } = request.session;
   delete request.session.challenge;
-  if (!challenge) throw ruleBroken('Begin anew: no passkey is awaited here.');
+  if (!challenge) throw ruleBroken('Start over: no passkey is expected here.');
   return challenge;
 }

@@ -122,7 +122,7 @@ export function peopleRoutes({ orm, scopeOf, people, mail }: RouteContext): Rout
       );
       return readPeople(em, here);
     });
-    // Whoever is in no workspace any more is signed out; in another they go on there.
+    // A person who is in no workspace any more is signed out; otherwise they go on in another.
     const left = await asAsker(orm, { personId }, (em) => em.count(Membership, { personId }));
     if (left === 0) await people?.sessions.end(personId, { allBut: null });
     response.json(view);
@@ -221,7 +221,7 @@ async function readPeople(em: EntityManager, { workspaceId }: { workspaceId: str
 }
 
 async function memberOf(em: EntityManager, workspaceId: string, personId: string): Promise<Membership> {
-  // Of two who take each other's place away, one waits and is then told.
+  // Of two owners who remove each other, one waits and is then refused.
   await em.execute('select id from workspace where id = ? for update', [workspaceId]);
   const member = await em.findOne(Membership, { workspaceId, personId });
   if (!member) throw notFound('person');
@@ -232,11 +232,11 @@ async function nameOf(em: EntityManager, id: string): Promise<string> {
   return (await em.findOneOrFail(Person, { id })).name;
 }
 
-/** @throws HttpError where nobody would be left who may say who gets in */
+/** @throws HttpError where no owner would be left */
 async function requireOwner(em: EntityManager, workspaceId: string): Promise<void> {
   const owner: Role = 'owner';
   if ((await em.count(Membership, { workspaceId, role: owner })) === 0)
-    throw ruleBroken('A workspace keeps at least one owner. Make somebody else one first.');
+    throw ruleBroken('A workspace needs at least one owner. Make somebody else an owner first.');
 }
 
 async function requirePlayers(

@@ -14,7 +14,10 @@ const CODE_LETTERS = 12;
 /** Clocks may differ by so much. */
 const TOLERANCE_S = 30;
 
-/** The codes of an authenticator (RFC 6238). The step of a code, where it is good and newer than the last one taken. */
+/**
+ * The codes of an authenticator (RFC 6238). The step of a code, where it is good and newer than the last one
+ * taken.
+ */
 export async function stepOfCode(secret: string, code: string, after: number): Promise<number | undefined> {
   const token = code.replace(/\s/g, '');
   if (!/^\d{6}$/.test(token)) return undefined;

@@ -2,8 +2,8 @@ import type pg from 'pg';
 import { newKey } from './keys.js';
 
 /**
- * The secret cookies are signed with, where none was given: kept in the database, made by whichever server
- * comes first.
+ * The secret cookies are signed with, where none was given: kept in the database, made by the first server that
+ * needs it.
  */
 export async function serverSecret(pool: pg.Pool): Promise<string> {
   await pool.query(`insert into server_secret (name, value) values ('cookies', $1) on conflict do nothing`, [

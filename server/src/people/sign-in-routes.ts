@@ -40,7 +40,7 @@ export function signInRoutes({ orm, identify, scopeOf, people }: RouteContext): 
 
   router.post('/sign-out', async (request, response) => {
     const { personId, who, workspaceId, means } = await scopeOf(request);
-    if (means !== 'session') throw ruleBroken('Nobody is signed in by a session here.');
+    if (means !== 'session') throw ruleBroken('No session is signed in here.');
     await asAsker(orm, { personId, workspaceId }, (em) =>
       note(em, request, { personId, who, workspaceId }, 'signed out'),
     );
@@ -53,7 +53,7 @@ export function signInRoutes({ orm, identify, scopeOf, people }: RouteContext): 
     response.json(await readLink(orm, key));
   });
 
-  // Whoever has no account yet makes one with the link; whoever lost their password sets a new one.
+  // A person without an account makes one with the link; one who lost their password sets a new one.
   router.post('/links/use', async (request, response) => {
     requirePrivacy(request);
     const form = useBody.validateSync(jsonBody(request), { strict: true });
@@ -63,16 +63,16 @@ export function signInRoutes({ orm, identify, scopeOf, people }: RouteContext): 
     const person = await withLink(orm, form.key, async (em, link) => {
       if (link.purpose === 'reset') return reset(em, request, link, passwordHash);
       if (link.purpose === 'copy' || link.purpose === 'move')
-        throw ruleBroken('That link hands a player over. Sign in as an owner of the workspace they go to.');
+        throw ruleBroken('That link hands over a player. Sign in as an owner of the workspace they go to.');
       const email = plainEmail(form.email ?? link.email);
       const name = form.name?.trim() ?? '';
       if (email === '' || name === '')
-        throw ruleBroken('Say your name and e-mail address; you sign in with the address.');
+        throw ruleBroken('Enter your name and e-mail address; you sign in with the address.');
       const id = newId();
       await tellOf(em, { personId: id, workspaceId: link.workspaceId!, key: email });
       if (await em.findOne(Person, { email }))
         throw conflict(
-          'Somebody of that address has an account already: sign in first, then open the link again.',
+          'Somebody with that address already has an account: sign in first, then open the link again.',
         );
       em.create(
         Person,
@@ -88,16 +88,16 @@ export function signInRoutes({ orm, identify, scopeOf, people }: RouteContext): 
     response.json(await signedInView(orm, await identify(request)));
   });
 
-  // Whoever has an account takes an invitation up as who they are.
+  // A person with an account accepts an invitation with it.
   router.post('/links/join', async (request, response) => {
     const { key } = keyBody.validateSync(jsonBody(request), { strict: true });
     const { personId, who } = await scopeOf(request);
     if (personId === null) throw signedOut('Sign in first.');
     const workspaceId = await withLink(orm, key, async (em, link) => {
-      if (link.purpose !== 'invitation') throw ruleBroken('That link is no invitation.');
+      if (link.purpose !== 'invitation') throw ruleBroken('That link is not an invitation.');
       await tellOf(em, { personId, workspaceId: link.workspaceId! });
       if (await em.findOne(Membership, { workspaceId: link.workspaceId!, personId }))
-        throw conflict('You are in that workspace already.');
+        throw conflict('You are already in that workspace.');
       await join(em, request, link, { id: personId, name: who });
       return link.workspaceId!;
     });
@@ -125,7 +125,7 @@ async function join(
   await em.flush();
 }
 
-/** Sets a new password; the second factor goes too, for whoever resets may have lost it with the phone. */
+/** Sets a new password; the second factor goes too, because it may have been lost with the phone. */
 async function reset(
   em: EntityManager,
   request: Request,
@@ -152,7 +152,7 @@ async function reset(
   return { id, name: person.name };
 }
 
-/** A password goes over a line nobody looks on, or over none. */
+/** A password is sent over TLS or within this machine, or not at all. */
 export function requirePrivacy(request: Request): void {
   if ((request as Partial<Request>).session) return;
   throw new HttpError(403, {
@@ -164,7 +164,7 @@ export function requirePrivacy(request: Request): void {
 
 /** @throws HttpError where nobody signs in to this server */
 function required(people: RouteContext['people']): NonNullable<RouteContext['people']> {
-  if (!people) throw ruleBroken('Nobody signs in to this server.');
+  if (!people) throw ruleBroken('This server has no sign-in.');
   return people;
 }
 

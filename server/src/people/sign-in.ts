@@ -16,8 +16,8 @@ const HOUR_S = 3600;
 
 /**
  * Counts what failed, over all servers. Of one address for one account few tries, of one address more, of one
- * account from everywhere more still; the last does not hold where the account was signed in to before, so
- * that nobody shuts the rightful person out of their own.
+ * account from everywhere more still; the last does not hold where the account was signed in to before, so that
+ * no one can lock the owner out of their account.
  */
 export class FailedTries {
   private readonly ofPair: RateLimiterPostgres;
@@ -55,7 +55,7 @@ export class FailedTries {
     const waitMs = Math.max(...counted.map((one) => one?.msBeforeNext ?? 0));
     throw new HttpError(429, {
       error: 'too-many-requests',
-      message: `Too many tries failed. Try again in ${Math.ceil(waitMs / 60_000)} min, or ask an owner for a link to set a new password.`,
+      message: `Too many failed attempts. Try again in ${Math.ceil(waitMs / 60_000)} min, or ask an owner for a link to set a new password.`,
     });
   }
 
@@ -79,8 +79,9 @@ export class FailedTries {
 }
 
 /**
- * Lets somebody in by e-mail address and password, and by a code where they use one. What failed is counted and noted.
- * @throws HttpError 401 without a word on what was wrong, 429 where too much was
+ * Lets somebody in by e-mail address and password, and by a code where they use one. What failed is counted and
+ * noted.
+ * @throws HttpError 401 without saying what was wrong, 429 where too much was
  */
 export async function signIn(
   orm: MikroORM,
@@ -95,7 +96,7 @@ export async function signIn(
   const isRight = await isPassword(person?.passwordHash, form.password);
   if (!person || !isRight) {
     await refuse(person, 'password');
-    throw signedOut('That e-mail address and password do not go together.');
+    throw signedOut('That e-mail address and password do not match.');
   }
   if (person.codeSecret) {
     if (!form.code?.trim())

@@ -11,7 +11,7 @@ import { Plan } from './plan.js';
 
 /**
  * The best bag for a player's round of an event, as the page would choose it.
- * @param signal gives it up when whoever asked is gone
+ * @param signal aborts it when the client has gone
  * @throws HttpError 404, 400 where the round cannot be worked out, 429 where too many wait
  */
 export async function chooseForRound(

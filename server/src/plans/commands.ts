@@ -8,11 +8,11 @@ import type { ChangeRecorder } from '../changes/change-recorder.js';
 import { badInput, notFound, ruleBroken } from '../http/http-error.js';
 import { Plan } from './plan.js';
 
-/** What may be written down of a round. */
+/** What may be recorded of a round. */
 const PART_WORDS: Readonly<Record<keyof CommandOf<'editRound'>['set'], string>> = {
   changes: 'needs',
   notes: 'practice notes',
-  after: 'what came',
+  after: 'notes after it',
 };
 
 export const planCommands: Handlers<
@@ -28,8 +28,8 @@ export const planCommands: Handlers<
     ) {
       throw ruleBroken(`${player.name} has ${MAX_PLANS_A_PLAYER} plans, the limit. Delete old ones.`);
     }
-    if (await recorder.load('plan', plan.id)) throw badInput('plan.id: a plan of that id exists already');
-    if (await recorder.load('bag', bagId)) throw badInput('plan.bagId: a bag of that id exists already');
+    if (await recorder.load('plan', plan.id)) throw badInput('plan.id: a plan with that id exists already');
+    if (await recorder.load('bag', bagId)) throw badInput('plan.bagId: a bag with that id exists already');
     if (eventId !== null) {
       const event = await recorder.load('event', eventId);
       if (!event || event.removedAt) throw notFound('event');
@@ -112,7 +112,7 @@ export const planCommands: Handlers<
       playerId: plan.playerId,
       summary: `${plan.name}: ${Object.keys(set)
         .map((field) => PART_WORDS[field as keyof typeof PART_WORDS])
-        .join(', ')} of a round written down`,
+        .join(', ')} of a round recorded`,
     };
   },
 

@@ -11,7 +11,7 @@ export const playerCommands: Handlers<'addPlayer' | 'editPlayer'> = {
       throw ruleBroken(`A workspace holds at most ${MAX_PLAYERS} players.`);
     }
     if (await recorder.load('player', player.id))
-      throw badInput('player.id: a player of that id exists already');
+      throw badInput('player.id: a player with that id exists already');
     recorder.create('player', {
       notes: '',
       ...player,
@@ -49,7 +49,7 @@ function summaryOf(name: string, set: PlayerSet): string {
     return set.archived ? `${name} taken off the roster` : `${name} back on the roster`;
   if (set.handicap !== undefined)
     return set.handicap === null
-      ? `${name}: no handicap entered; it is read off the clubs`
+      ? `${name}: no handicap entered; it is estimated from the clubs`
       : `${name}: handicap ${handicapText(set.handicap)}`;
   if (set.gapSettings) return `${name}: gap settings changed`;
   if (set.baseline !== undefined)
@@ -58,11 +58,11 @@ function summaryOf(name: string, set: PlayerSet): string {
       : `${name}: carries are known in the usual air`;
   if (set.preferences !== undefined)
     return set.preferences
-      ? `${name}: what the player wants of every choice is kept`
-      : `${name}: nothing is wanted of every choice any more`;
+      ? `${name}: what the player wants is saved`
+      : `${name}: what the player wants is cleared`;
   if (set.balls) {
     const last = set.balls.toSorted((a, b) => b.from.localeCompare(a.from))[0];
-    return last ? `${name}: plays ${last.name} since ${last.from}` : `${name}: no ball written down`;
+    return last ? `${name}: plays ${last.name} since ${last.from}` : `${name}: no ball recorded`;
   }
   if (set.season !== undefined) return `${name}: season changed`;
   if (set.distanceUnit) return `${name} now reads ${set.distanceUnit === 'yd' ? 'yards' : 'metres'}`;

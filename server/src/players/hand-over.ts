@@ -69,11 +69,12 @@ async function take(
   link: OneTimeLink,
   taker: SignedIn,
 ): Promise<string> {
-  if (link.purpose !== 'copy' && link.purpose !== 'move') throw ruleBroken('That link hands over no player.');
+  if (link.purpose !== 'copy' && link.purpose !== 'move')
+    throw ruleBroken('That link does not hand over a player.');
   const [from, playerId] = [link.workspaceId!, link.playerIds![0]!];
   if (from === taker.workspaceId)
     throw conflict(
-      `${link.name} is in this workspace already. Go to the one that is to have them, then open the link again.`,
+      `${link.name} is in this workspace already. Go to the one they should move to, then open the link again.`,
     );
   link.usedAt = new Date();
   await em.flush();

@@ -74,7 +74,7 @@ export function playerFileRoutes({ orm, scopeOf }: RouteContext): Router {
     try {
       await pipeline(Readable.from(playerFileText(whole, new Date())), response);
     } catch (error) {
-      // Who hung up needs no answer.
+      // A client that disconnected needs no answer.
       if (!response.destroyed) throw error;
     }
   });

@@ -17,7 +17,7 @@ export interface WholePlayer {
   played: Played;
 }
 
-/** Lines sent to whoever takes the file out before others have a turn. */
+/** Lines sent to anyone who takes the file out before others have a turn. */
 const LINES_A_TURN = 500;
 /** Fields that go by another name than their column. */
 const OTHER_NAMES: Readonly<Record<string, string>> = { diffs: 'images' };

@@ -12,7 +12,7 @@ export type PlayerRows = Record<Table, Row[]>;
 
 /**
  * Where the rows of a player are, in an order in which they can be written; `?` is the player's id. What
- * the database counts or works out itself (`counted`) it does anew where they go.
+ * the database counts or works out itself (`counted`) it does again where they go.
  */
 const TABLES = {
   player: { of: 'id = ?' },

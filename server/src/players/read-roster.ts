@@ -46,7 +46,7 @@ interface NextPlan {
   settled: number;
 }
 
-/** The state of everybody on a roster in one call; made anew whenever the tables are brought up to date. */
+/** The state of everybody on a roster in one call; made again whenever the tables are brought up to date. */
 export const ROSTER_REVISION_SQL = `
   create or replace function roster_revision(of_workspace uuid, of_players text) returns text language plpgsql as $$
   begin
@@ -59,7 +59,7 @@ export const ROSTER_REVISION_SQL = `
   end $$`;
 
 /**
- * A page of the roster as JSON text, packed; made anew only when something of any player, or of what is
+ * A page of the roster as JSON text, packed; made again only when something of any player, or of what is
  * played, was changed.
  */
 export async function knownRosterText(
@@ -243,7 +243,7 @@ function lacksCarry(club: GamerClub): boolean {
   return isFullSwing(kind) && loftDeg !== undefined && !shots.full;
 }
 
-/** All clubs of these players: what is not known of one is foretold by the others. */
+/** All clubs of these players: what is not known of one is predicted by the others. */
 async function lockersOf(
   em: EntityManager,
   playerIds: readonly string[],
@@ -261,7 +261,7 @@ async function lockersOf(
   return lockers;
 }
 
-/** @param locker where a carry is missing: the clubs that foretell it */
+/** @param locker where a carry is missing: the clubs that predict it */
 function verdictOf(
   bagId: string,
   clubs: readonly LadderClub[],

@@ -46,7 +46,7 @@ export function printRoutes({ orm, scopeOf, scoped }: RouteContext): Router {
       for (const paper of papers as PaperName[]) run.push(...papersOf(paper, sheet, planned, today));
     }
     if (run.length === 0)
-      throw badInput('There is nothing to print of these players: no bag, no event, no ticket.');
+      throw badInput('There is nothing to print for these players: no bag, no event, no ticket.');
     const pdf = await runInThread<Paper[], Uint8Array>(
       new URL('./print-run.ts', import.meta.url),
       run,

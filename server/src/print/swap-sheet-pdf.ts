@@ -82,7 +82,7 @@ function bagOf(bag: SwapSheet['rounds'][number]['bag'], unit: DistanceUnit): Con
   const head = (text: string): TableCell => ({ text, color: QUIET, fontSize: 8 });
   return [
     bag.swaps.length === 0
-      ? { text: 'The gamer goes as it is.' }
+      ? { text: 'The gamer stays as it is.' }
       : {
           table: {
             widths: ['auto', 'auto', '*'],

@@ -18,7 +18,7 @@ export default async function ticketsPdf({ playerName, tickets }: TicketSheet): 
     defaultStyle: { font: 'Roboto', fontSize: 10.5, color: INK },
     content: [
       { text: [{ text: playerName, bold: true }, '   Tickets'], fontSize: 17, margin: [0, 0, 0, 8] },
-      ...(tickets.length === 0 ? [{ text: 'Nothing is asked of the bench.', color: QUIET }] : []),
+      ...(tickets.length === 0 ? [{ text: 'Nothing is waiting on the bench.', color: QUIET }] : []),
       ...tickets.map(({ name, clubName, wanted, why, dueOn }): Content => ({
         unbreakable: true,
         margin: [0, 6, 0, 0],

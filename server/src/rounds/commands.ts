@@ -14,13 +14,13 @@ export const roundPlayedCommands: Handlers<RoundCommand> = {
     const count = await recorder.em.count(RoundPlayed, { playerId: round.playerId, removedAt: null });
     if (count + recorder.created('roundPlayed') >= MAX_ROUNDS_A_PLAYER)
       throw ruleBroken(
-        `${player.name} has ${MAX_ROUNDS_A_PLAYER} rounds written down, the limit. Delete old ones.`,
+        `${player.name} has ${MAX_ROUNDS_A_PLAYER} rounds recorded, the limit. Delete old ones.`,
       );
     if (await recorder.load('roundPlayed', round.id))
       throw badInput('round.id: there is one of that id already');
     await requireNamed(recorder, round, round.playerId);
     recorder.create('roundPlayed', round);
-    return { playerId: round.playerId, summary: `Round of ${round.playedOn} written down` };
+    return { playerId: round.playerId, summary: `Round of ${round.playedOn} added` };
   },
 
   async editRoundPlayed({ roundId, version, set }, { recorder }) {
@@ -62,7 +62,7 @@ async function requireNamed(
     throw badInput('The course of the round is not here.', [{ field: 'courseId', message: 'is not here' }]);
   const bag = bagId ? await recorder.load('bag', bagId) : undefined;
   if (bagId && bag?.playerId !== playerId)
-    throw badInput('The bag of the round is none of the player’s.', [
-      { field: 'bagId', message: 'is none of the player’s' },
+    throw badInput('The bag of the round is not one of the player’s.', [
+      { field: 'bagId', message: 'is not one of the player’s' },
     ]);
 }

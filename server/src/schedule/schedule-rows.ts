@@ -86,7 +86,9 @@ export const courseView = rowView<CourseView>()(Course, { removed: REMOVED });
 export const seasonView = rowView<SeasonView>()(Season, { removed: REMOVED });
 export const eventView = rowView<EventView>()(Event, { removed: REMOVED });
 
-/** Which state of what a workspace plays is the newest; made anew whenever the tables are brought up to date. */
+/**
+ * Which state of what a workspace plays is the newest; made again whenever the tables are brought up to date.
+ */
 export const SCHEDULE_REVISION_SQL = `
   create or replace function schedule_revision(of_workspace uuid, of_players text) returns text language plpgsql as $$
   begin
@@ -94,7 +96,10 @@ export const SCHEDULE_REVISION_SQL = `
     return (select schedule_revision::text from workspace where id = of_workspace);
   end $$`;
 
-/** Everything the workspace plays, as JSON text, packed; read anew only when a change of it has been made since. */
+/**
+ * Everything the workspace plays, as JSON text, packed; read again only when a change of it has been made
+ * since.
+ */
 export async function knownScheduleText(orm: MikroORM, sight: Sight): Promise<KnownText> {
   const revision = await callInWorkspace<string | null>(orm, sight, 'schedule_revision', []);
   return knownText(orm, `schedule ${sightKey(sight)}`, revision ?? '', async () =>
@@ -118,14 +123,14 @@ async function readSchedule(em: EntityManager): Promise<ScheduleView> {
   };
 }
 
-/** Where a course lies, for whoever forecasts its weather. @throws HttpError 404, or 422 for one nobody has placed */
+/** Where a course lies, for the weather service. @throws HttpError 404, or 422 for one without a position */
 export async function coursePlace(em: EntityManager, id: string): Promise<ForecastPlace> {
   const course = await em.findOne(Course, { id, removedAt: null });
   if (!course) throw notFound('course');
   const { name, altitudeM, latitudeDeg, longitudeDeg } = course;
   if (latitudeDeg == null || longitudeDeg == null)
     throw ruleBroken(
-      `Nobody has written down where ${name} lies: give it a latitude and a longitude, or write the air down by hand.`,
+      `Nobody has written down where ${name} lies: give it a latitude and a longitude, or enter the air by hand.`,
     );
   return { name, altitudeM, latitudeDeg, longitudeDeg };
 }

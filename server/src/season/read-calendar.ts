@@ -16,7 +16,7 @@ interface CalendarSpan {
 }
 
 /**
- * The seasons of a page of players, as JSON text, packed; read anew only when something of any player, or of
+ * The seasons of a page of players, as JSON text, packed; read again only when something of any player, or of
  * what is played, was changed.
  */
 export async function knownCalendarText(
@@ -61,7 +61,7 @@ async function readCalendar(
         bags: [{ gamer: true, clubIds: clubs.filter(({ inGamer }) => inGamer).map(({ id }) => id) }],
       } as unknown as SheetView;
       const { entries, clashes } = seasonOf(sheet, events, from, to, today);
-      // Events nobody is planned for are said once, above all.
+      // Events without a planned player are listed once, at the top.
       const own = entries.filter(({ planId }) => planId !== null);
       return { player: { id: player.id, name: player.name }, entries: own, clashes };
     }),

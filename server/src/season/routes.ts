@@ -31,7 +31,7 @@ const calendarQuery = pageQuery('after', nameCursorSchema).shape({
   ),
   today: dateSchema,
 });
-/** What a feed holds where nobody says: the last quarter and two years on. */
+/** What a feed holds by default: the last quarter and two years on. */
 const DAYS_BACK = 92;
 const DAYS_ON = 730;
 

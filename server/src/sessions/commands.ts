@@ -14,7 +14,7 @@ export const sessionCommands: Handlers<
     const player = await recorder.load('player', session.playerId);
     if (!player) throw notFound('player');
     if (await recorder.load('session', session.id))
-      throw badInput('session.id: a session of that id exists already');
+      throw badInput('session.id: a session with that id exists already');
     requireNotAhead(session.heldOn, await latestDay());
     for (const clubId of new Set(session.basket?.map((line) => line.clubId)))
       await loadClubFor(recorder, session, clubId);
@@ -79,7 +79,7 @@ export const sessionCommands: Handlers<
     recorder.bump('session', session);
     return {
       playerId: session.playerId,
-      summary: `${session.name}: ${strikes.length} ${strikes.length === 1 ? 'shot' : 'shots'} written down`,
+      summary: `${session.name}: ${strikes.length} ${strikes.length === 1 ? 'shot' : 'shots'} added by hand`,
     };
   },
 

@@ -130,7 +130,7 @@ export function shareRoutes({ orm, scopeOf, scoped }: RouteContext): Router {
     if (!share || share.revokedAt || share.expiresAt.getTime() <= Date.now())
       throw new HttpError(404, {
         error: 'not-found',
-        message: 'This link has ended. Ask whoever sent it for another.',
+        message: 'This link has ended. Ask the sender for a new one.',
       });
     const { workspaceId, playerId } = share;
     // The link sees its player and nobody else.

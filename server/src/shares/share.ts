@@ -3,7 +3,7 @@ import { Player } from '../players/player.js';
 import { Workspace } from '../workspaces/workspace.js';
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 
-/** A link to a paper, for whoever has it, until it ends. */
+/** A link to a paper, for anyone who has it, until it ends. */
 export const Share = defineEntity({
   name: 'Share',
   tableName: 'share',

@@ -35,7 +35,7 @@ export async function sharedPaper(
   if (isOfPlan && !planned) throw notFound('plan');
   if (paper === 'swap-sheet' && !planned) throw ruleBroken('A swap sheet is of a plan for an event.');
   const papers = papersOf(PAPER_OF[paper], sheet, planned, today);
-  if (papers.length === 0) throw ruleBroken('There is nothing to make that paper of: no bag yet.');
+  if (papers.length === 0) throw ruleBroken('There is nothing to put on that paper: no bag yet.');
   return { papers, name: planned ? `${sheet.player.name}, ${planned.event.name}` : sheet.player.name };
 }
 

@@ -29,7 +29,7 @@ export async function streamLocker(
     await inWorkspace(orm, sight, write, IsolationLevel.REPEATABLE_READ);
     await pipeline(createReadStream(file), response);
   } catch (error) {
-    // Who hung up needs no answer.
+    // A client that disconnected needs no answer.
     if (!response.destroyed) throw error;
   } finally {
     await rm(folder, { recursive: true, force: true });

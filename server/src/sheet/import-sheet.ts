@@ -57,7 +57,7 @@ export async function importSheet(
   if (plan.rejected.length > 0 && request.take === 'all') {
     const [first] = plan.rejected;
     throw badInput(
-      `${plan.rejected.length} cell${plan.rejected.length === 1 ? '' : 's'} can't be taken; nothing was imported. First: row ${first!.row + plan.firstLine}, ${first!.head}: ${first!.reason}.`,
+      `${plan.rejected.length} cell${plan.rejected.length === 1 ? '' : 's'} can't be read; nothing was imported. First: row ${first!.row + plan.firstLine}, ${first!.head}: ${first!.reason}.`,
       plan.rejected.map((cell) => ({
         field: `row ${cell.row + plan.firstLine}, ${cell.head}`,
         message: cell.reason,
@@ -209,6 +209,6 @@ function readDocument(text: string): LockerDocument {
   } catch (error) {
     if (!(error instanceof yup.ValidationError)) throw error;
     const fields = fieldProblems(error);
-    throw badInput(fields[0]?.message ?? 'The file is no locker document.', fields);
+    throw badInput(fields[0]?.message ?? 'The file is not a locker document.', fields);
   }
 }

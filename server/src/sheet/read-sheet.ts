@@ -25,7 +25,7 @@ import { planView } from '../plans/plan.js';
 import { callInWorkspace, inWorkspace, sightKey, type Sight } from '../workspaces/in-workspace.js';
 
 /**
- * What `readSheetText` gives, as bytes; read anew only when a change has been made since.
+ * What `readSheetText` gives, as bytes; read again only when a change has been made since.
  * @throws HttpError 404
  */
 export async function knownSheetText(
@@ -93,7 +93,8 @@ async function ownerOf(em: EntityManager, clubId: string): Promise<string | unde
 }
 
 /**
- * Something else that only a change of the player's can change, packed; read anew only when one has been made since.
+ * Something else that only a change of the player's can change, packed; read again only when one has been made
+ * since.
  * @param what it is, its question with it
  * @throws HttpError 404 where there is no such player
  */
@@ -145,8 +146,8 @@ function revisionOf(orm: MikroORM, sight: Sight, playerId: string): Promise<stri
 }
 
 /**
- * A player's locker, bags and plans as JSON text of a SheetView; with a day, the specs as they stood at its end.
- * PostgreSQL writes the whole of it (`sheet_text`): this is the page everyone waits for.
+ * A player's locker, bags and plans as JSON text of a SheetView; with a day, the specs as they stood at its
+ * end. PostgreSQL writes the whole of it (`sheet_text`): this is the page everyone waits for.
  * @throws HttpError 404
  */
 async function readSheetText(

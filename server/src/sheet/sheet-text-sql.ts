@@ -14,7 +14,10 @@ const TICKETS_ON_A_SHEET = 200;
 /** The specs of a day, or those in force now. */
 const SPEC = `case when day is not null then spec_as_of(id, day) when spec_due <= today then spec_as_of(id, today) else spec end`;
 
-/** The state of a player's sheet; where a reading has come to its day since the last change, the day is part of it. */
+/**
+ * The state of a player's sheet; where a reading has come to its day since the last change, the day is part of
+ * it.
+ */
 export const SHEET_REVISION_SQL = `
   create or replace function sheet_revision(of_workspace uuid, of_players text, of_player uuid) returns text language plpgsql as $$
   declare
@@ -29,7 +32,7 @@ export const SHEET_REVISION_SQL = `
   end $$`;
 
 /**
- * The function that writes a whole SheetView as text, from the entities' own views; made anew whenever the
+ * The function that writes a whole SheetView as text, from the entities' own views; made again whenever the
  * tables are brought up to date. Row-level security holds inside; the setting ends with the transaction.
  */
 export const SHEET_TEXT_SQL = `

@@ -48,7 +48,7 @@ export interface SpecSheet {
   strategy: GappingStrategyId;
   unit: DistanceUnit;
   day: string;
-  /** With serial numbers, stepping and wraps, for whoever builds from it. */
+  /** With serial numbers, stepping and wraps, for the builder. */
   builder?: boolean;
 }
 

@@ -36,7 +36,7 @@ interface StrikeImportRequest {
   changeId: string;
   /** The order as one line of JSON, then the file; read once for each try of the transaction. */
   received: Pick<ReceivedFile, 'read'>;
-  /** Given when whoever sent it hangs up: nothing is taken then. */
+  /** Aborted when the sender disconnects: nothing is imported then. */
   signal?: AbortSignal;
 }
 
@@ -100,7 +100,7 @@ export async function importStrikes(
       const ready = take === 'good' ? keeper.ready(fresh) : undefined;
       await writing;
       if (ready) writing = keeper.keep(ready);
-      // Whoever waits for it hears of its failure; until then it is nobody's.
+      // The failure is reported where the promise is awaited; until then it is ignored.
       writing.catch(() => undefined);
     };
     const takeRows = async (rows: readonly string[][]) => {
@@ -108,7 +108,7 @@ export async function importStrikes(
         line += 1;
         if (line > MAX_LINES)
           throw badInput(
-            `The file has more than ${MAX_LINES.toLocaleString('en')} lines; nothing was taken.`,
+            `The file has more than ${MAX_LINES.toLocaleString('en')} lines; nothing was imported.`,
             [{ field: 'file', message: 'too many lines' }],
           );
         if (line % ROWS_A_TURN === 0) {
@@ -126,7 +126,7 @@ export async function importStrikes(
         count.rows += 1;
         if (count.rows > MAX_FILE_ROWS)
           throw badInput(
-            `The file has more than ${MAX_FILE_ROWS.toLocaleString('en')} rows; nothing was taken. Split it.`,
+            `The file has more than ${MAX_FILE_ROWS.toLocaleString('en')} rows; nothing was imported. Split it.`,
             [{ field: 'file', message: 'too many rows' }],
           );
         if (!answer.ok) {
@@ -213,7 +213,10 @@ function remembered(of: (text: string) => string): (text: string) => string {
   };
 }
 
-/** The next file of this source is read like this one; in SQL, for clubs known before are joined by those of now. */
+/**
+ * The next file of this source is read like this one; in SQL, for clubs known before are joined by those of
+ * now.
+ */
 async function rememberMapping(
   em: EntityManager,
   workspaceId: string,

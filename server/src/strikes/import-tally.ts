@@ -21,7 +21,9 @@ interface LabelCount {
   carrySumM: number;
 }
 
-/** Counts what happens to a file's rows. @throws HttpError where they hold more clubs or days than a file may */
+/**
+ * Counts what happens to a file's rows. @throws HttpError where they hold more clubs or days than a file may
+ */
 export class ImportTally {
   rows = 0;
   taken = 0;

@@ -13,7 +13,7 @@ export interface KeptStrike {
   hitAt: string | null;
   builtOn: string;
   given: Strike;
-  /** What tells it from every other ball of its source, without white space; null for one written down by hand. */
+  /** What tells it from every other ball of its source, without white space; null for one entered by hand. */
   deviceKey: string | null;
   /** The change it came with and is taken back with, or null. */
   changeId: string | null;
@@ -52,7 +52,9 @@ export function strikesToKeep(strikes: readonly KeptStrike[]): StrikesToKeep {
   };
 }
 
-/** Keeps balls of one session; those it has under the same device key are left alone. @returns how many were new */
+/**
+ * Keeps balls of one session; those it has under the same device key are left alone. @returns how many were new
+ */
 export async function keepStrikes(
   em: EntityManager,
   { id, workspaceId, playerId }: Pick<Session, 'id' | 'workspaceId' | 'playerId'>,

@@ -21,7 +21,8 @@ export interface ReceiveLimits {
 }
 
 /**
- * Takes in what is sent, to a temporary file: no transaction waits for a slow sender. Hanging up leaves nothing.
+ * Takes in what is sent, to a temporary file: no transaction waits for a slow sender. Hanging up leaves
+ * nothing.
  * @throws HttpError 413 when it is too large, 408 when it takes too long or the sender falls silent
  */
 export async function receiveFile(
@@ -57,7 +58,7 @@ export async function receiveFile(
     if (late.signal.aborted)
       throw new HttpError(408, {
         error: 'bad-input',
-        message: 'The file did not arrive in time; nothing was taken. Send it again.',
+        message: 'The file did not arrive in time; nothing was imported. Send it again.',
       });
     throw error;
   } finally {
@@ -69,6 +70,6 @@ export async function receiveFile(
 export function tooLarge({ bytes, advice }: Pick<ReceiveLimits, 'bytes' | 'advice'>): HttpError {
   return new HttpError(413, {
     error: 'too-large',
-    message: `That file is over ${Math.round(bytes / 1e6)} MB; nothing was taken. ${advice}`,
+    message: `That file is over ${Math.round(bytes / 1e6)} MB; nothing was imported. ${advice}`,
   });
 }

@@ -31,7 +31,7 @@ export const StrikeRow = defineEntity({
 });
 export type StrikeRow = InferEntity<typeof StrikeRow>;
 
-/** What a monitor sent that could not be taken, for somebody to look at. */
+/** What a monitor sent that could not be taken, to be looked at by a person. */
 export const SetAside = defineEntity({
   name: 'SetAside',
   tableName: 'set_aside',

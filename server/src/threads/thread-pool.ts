@@ -5,9 +5,9 @@ import { HttpError } from '../http/http-error.js';
 /** One core works while the other serves; more than so many waiting are sent away. */
 const MAX_THREADS = Math.max(1, os.cpus().length - 1);
 const MAX_WAITING = 10;
-/** Of one workspace at once, so that nobody keeps all others waiting. */
+/** Of one workspace at once, so that no workspace blocks the others. */
 const MAX_OF_ONE = 6;
-/** Whatever takes longer is given up. */
+/** Anything that takes longer is aborted. */
 const MAX_MS = 30_000;
 const IDLE_MS = 60_000;
 
@@ -19,7 +19,7 @@ const asked = new Map<string, number>();
  * Runs a task beside the server, so that nobody else waits for it.
  * @param file the module whose default export does it
  * @param input what that function is given; copied, as for any worker
- * @param signal gives it up, in the queue or while it runs, once nobody waits for it any more
+ * @param signal gives it up, in the queue or while it runs, once no client waits for it any more
  * @param workspaceId whose it is; so many of one at once
  * @throws HttpError 503 where too many wait, to be tried again; 422 where it took longer than 30 s;
  * AbortError when given up
@@ -40,7 +40,7 @@ export async function runInThread<Input, Output>(
   if (pool.queueSize >= MAX_WAITING || own >= MAX_OF_ONE) {
     throw new HttpError(503, {
       error: 'busy',
-      message: 'Too much is being worked out already; ask again in a moment.',
+      message: 'The server is busy with other calculations; try again in a moment.',
     });
   }
   asked.set(workspaceId, own + 1);
@@ -54,7 +54,7 @@ export async function runInThread<Input, Output>(
     if (tooLong.aborted)
       throw new HttpError(422, {
         error: 'rule',
-        message: `That took longer than ${MAX_MS / 1000} s to work out and was given up.`,
+        message: `That took longer than ${MAX_MS / 1000} s to work out and was stopped.`,
       });
     throw error;
   } finally {

@@ -27,7 +27,7 @@ export type AccessToken = InferEntity<typeof AccessToken>;
 
 /** What tokens begin with, so that one left lying about is known for what it is. */
 const PREFIX = 'tasche_';
-/** So often at most is it written down that a token was used. */
+/** How often at most it is recorded that a token was used. */
 const USED_MS = 60_000;
 
 /** @returns the token's row, where it is good now */

@@ -40,7 +40,7 @@ export function tokenRoutes({ orm, scopeOf }: RouteContext): Router {
     const tokens = await own(request, async (em, scope) => {
       const { personId, workspaceId } = scope;
       if ((await readTokens(em, personId)).filter(({ revokedAt }) => revokedAt === null).length >= MAX_TOKENS)
-        throw ruleBroken(`Nobody has more than ${MAX_TOKENS} tokens; end some first.`);
+        throw ruleBroken(`At most ${MAX_TOKENS} tokens a person; end some first.`);
       em.create(
         AccessToken,
         {
@@ -84,7 +84,7 @@ export function tokenRoutes({ orm, scopeOf }: RouteContext): Router {
   ): Promise<T> {
     const scope = await scopeOf(request);
     const { personId } = scope;
-    if (personId === null) throw ruleBroken('Nobody with an account is signed in here.');
+    if (personId === null) throw ruleBroken('No account is signed in here.');
     return asAsker(orm, scope, (em) => work(em, { ...scope, personId }));
   }
 }

@@ -16,7 +16,7 @@ export interface ForecastSource {
   forecast(place: ForecastPlace, from: string, days: number, signal?: AbortSignal): Promise<WeatherAnswer>;
 }
 
-/** Past this nobody waits: the numbers are typed by hand. */
+/** The longest wait; then the numbers are typed by hand. */
 const FORECAST_MS = 6000;
 
 /** A service that speaks as docs/formats/weather.md says, at an address its owner named. */
@@ -45,7 +45,7 @@ export function weatherAt(address: string, waitMs = FORECAST_MS): ForecastSource
         if (!(error instanceof yup.ValidationError)) throw error;
         throw new HttpError(502, {
           error: 'weather',
-          message: `What the weather service answered is no forecast: ${fieldProblems(error)[0]!.message}. Write the air down by hand.`,
+          message: `The weather service did not answer with a forecast: ${fieldProblems(error)[0]!.message}. Enter the air by hand.`,
         });
       }
     },
@@ -73,7 +73,7 @@ async function answerOf(asked: URL, signal: AbortSignal, waitMs: number): Promis
     if (error instanceof HttpError) throw error;
     throw new HttpError(504, {
       error: 'weather',
-      message: `The forecast did not come within ${waitMs / 1000} s. Write the air down by hand; ask again later.`,
+      message: `The forecast did not arrive within ${waitMs / 1000} s. Enter the air by hand; ask again later.`,
     });
   }
 }
@@ -84,13 +84,13 @@ function parsed(text: string): unknown {
     checkJsonLimits(body);
     return body;
   } catch {
-    throw badAnswer('What the weather service answered is no JSON that can be read.');
+    throw badAnswer('The weather service did not answer with valid JSON.');
   }
 }
 
 function badAnswer(what: string): HttpError {
   return new HttpError(502, {
     error: 'weather',
-    message: `${what} Write the air down by hand; ask again later.`,
+    message: `${what} Enter the air by hand; ask again later.`,
   });
 }

@@ -15,7 +15,7 @@ export async function readForecast(
 ): Promise<ForecastView> {
   if (!source)
     throw ruleBroken(
-      'No weather service is set up; write the air down by hand. docs/running.md says how to name one.',
+      'No weather service is set up; enter the air by hand. docs/running.md says how to name one.',
     );
   return { ...(await source.forecast(place, from, days, signal)), askedAt: new Date().toISOString() };
 }

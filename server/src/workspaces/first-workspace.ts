@@ -46,7 +46,7 @@ export async function firstPersonLink(
   });
 }
 
-/** Whoever sits at this machine, as the owner of a workspace nobody has to sign in to. */
+/** The user of this machine, as the owner of a workspace that needs no sign-in. */
 export function machinePerson({ id, name, person }: Workspace): SignedIn {
   return {
     workspaceId: id,

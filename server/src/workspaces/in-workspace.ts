@@ -9,7 +9,7 @@ export interface Sight {
   playerIds?: readonly string[] | null;
 }
 
-/** What a transaction knows of whoever asks: all of it may be left out, and then nothing of it is seen. */
+/** What a transaction knows about the asker: all of it may be left out, and then nothing of it is seen. */
 interface Asker extends Partial<Sight> {
   personId?: string | null;
   /** What they hold in their hand: the hash of a key, an e-mail address, the id of a passkey. */
@@ -26,11 +26,12 @@ const FIRST_WAIT_MS = 15;
 const NOBODY = '00000000-0000-0000-0000-000000000000';
 
 /**
- * The one way to the data: a transaction that sees one workspace only, and of its players those the asker may see.
- * The ORM's filter is the first wall; PostgreSQL's row-level security, keyed by the setting made here, the second.
- * A transaction that PostgreSQL breaks off because it met another (deadlock, serialisation) is done again.
- * @param isolationLevel read committed where nothing is said
- * @param work done within the transaction; done anew from its start where the transaction is
+ * The one way to the data: a transaction that sees one workspace only, and of its players those the asker may
+ * see. The ORM's filter is the first wall; PostgreSQL's row-level security, keyed by the setting made here, the
+ * second. A transaction that PostgreSQL breaks off because it met another (deadlock, serialisation) is done
+ * again.
+ * @param isolationLevel read committed where it is not given
+ * @param work done within the transaction; done again from its start where the transaction is
  */
 export async function inWorkspace<T>(
   orm: MikroORM,
@@ -41,7 +42,9 @@ export async function inWorkspace<T>(
   return asAsker(orm, sight, work, isolationLevel);
 }
 
-/** The same for whoever is not in a workspace yet: somebody who signs in, holds a link, or shows a token. */
+/**
+ * The same for someone who is not in a workspace yet: a person who signs in, holds a link, or shows a token.
+ */
 export async function asAsker<T>(
   orm: MikroORM,
   asker: Asker,

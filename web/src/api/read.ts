@@ -10,12 +10,12 @@ import {
 import { computed, onScopeDispose, shallowRef, watch, type ComputedRef } from 'vue';
 import { NetworkError, SignedOutError, request } from './request';
 
-/** Where nobody answered, it is asked again after so long. */
+/** Where there was no answer, it is asked again after this time. */
 const AGAIN_MS = 1500;
 
 /**
  * What was read of the server, under the address it was read from. A server that does not answer is asked
- * until it does; one that says no is not asked again. Without a network the service worker answers, so that
+ * until it does; one that refuses is not asked again. Without a network the service worker answers, so that
  * it is always asked.
  */
 export const reader = new QueryClient({
@@ -35,8 +35,8 @@ export const reader = new QueryClient({
 const SHOWN = 'shown';
 
 /**
- * Reads anew what pages show: something was changed. What is on its way was asked before that, so it is not
- * waited for.
+ * Reads again what pages show: something was changed. Requests already sent are not waited for: they may be
+ * older.
  */
 export function readShownAgain(): void {
   void reader
@@ -44,24 +44,24 @@ export function readShownAgain(): void {
     .then(() => reader.invalidateQueries({ queryKey: [SHOWN] }));
 }
 
-/** Reads everything anew: the server was away. */
+/** Reads everything again: the server could not be reached. */
 export function readAllAgain(): void {
   void reader.cancelQueries({ queryKey: [SHOWN] }).then(() => reader.invalidateQueries());
 }
 
 interface Shown {
-  /** Why it is not there, or not fresh; empty while all is well. It is tried again where that helps. */
+  /** Why it is missing or stale; empty while all is well. It is tried again where that helps. */
   problem: ComputedRef<string>;
   again: () => Promise<unknown>;
 }
 interface Read<T> extends Shown {
-  /** What was read, or what was read last while it is read anew; undefined before that. */
+  /** What was read, or what was read last while it is read again; undefined before that. */
   found: ComputedRef<T | undefined>;
   /** Puts what another answer said in its place. */
   put: (next: T) => void;
 }
 
-/** The same address asked otherwise, another page or other days: what it said last stays until it answers. */
+/** The same address with other parameters: the last answer stays until the new one is there. */
 const sameAddress =
   (key: QueryKey) =>
   <T>(before: T | undefined, of?: { queryKey: QueryKey }): T | undefined =>
@@ -127,9 +127,9 @@ interface ReadPages<R> extends Shown {
 }
 
 /**
- * A list of the server's that is read page after page, and stays as long as it is while it is read anew.
+ * A list of the server's that is read page after page, and stays as long as it is while it is read again.
  * @param path the address of the page that begins after `next`, of the first for null
- * @param everyMs how often it is read anew besides, while the page is looked at
+ * @param everyMs how often it is read again besides, while the page is looked at
  */
 export function usePages<R, P extends Page<R> = Page<R>>(
   path: (next: string | null) => string,
@@ -174,7 +174,7 @@ export interface Question<T> {
 }
 
 /**
- * Asks anew. What is on its way may be older than what is asked for now, so it is not waited for.
+ * Asks again. What is on its way may be older than what is asked for now, so it is not waited for.
  * @returns whether an answer came
  */
 export async function readAnew<T>({ key, ask }: Question<T>): Promise<boolean> {
@@ -196,7 +196,7 @@ interface Held<T> {
 
 /**
  * What a store holds of the server's, and changes by the server's own answers: read once, and again only when
- * it is asked for. It is there in the moment it is changed, so that nothing that was typed flickers.
+ * it is asked for. A change shows at once, so that nothing typed flickers.
  * @param question null while nothing is wanted
  */
 export function useHeld<T>(question: () => Question<T> | null): Held<T> {
@@ -237,7 +237,7 @@ export function useHeld<T>(question: () => Question<T> | null): Held<T> {
       const asked = question();
       if (asked) reader.setQueryData<T>(asked.key, (value) => value && change(value));
     },
-    // Whoever waits is told of nothing that went wrong: the state says it.
+    // Errors are not thrown to the caller: the state holds them.
     again: async () => {
       const asked = question();
       if (asked) await readAnew(asked);

@@ -15,32 +15,33 @@ export class ApiError extends Error {
   }
 }
 
-/** Nobody answered, or not so that it can be understood, or the fault was not ours: worth trying again. */
+/** No answer, an unreadable answer, or a fault of the server: worth trying again. */
 export class NetworkError extends Error {
   override readonly name: string = 'NetworkError';
 }
 
-/** Nobody is signed in: once somebody is, it is worth trying again. */
+/** No one is signed in: after signing in it is worth trying again. */
 export class SignedOutError extends NetworkError {
   override readonly name = 'SignedOutError';
 }
 
-/** Told every answer to a question, before it is read. */
+/** Called with every response before it is read. */
 export const answered = createEventHook<Response>();
 
-/** An answer that takes longer does not come. */
+/** An answer that takes longer is given up. */
 const MAX_WAIT_MS = 30_000;
 /** Statuses below 500 that say "not now" rather than "no". */
 const NOT_NOW = [408, 425, 429];
 
 /**
  * Asks the server.
- * @throws ApiError when it answers no and says why, NetworkError when it does not answer, or its answer settles nothing
+ * @throws ApiError when it answers no and says why, NetworkError when it does not answer, or its answer settles
+ * nothing
  */
 export async function request<T>(path: string, init?: RequestInit): Promise<T> {
   let { response, answer } = await ask(path, init);
   if (response.status === 403 && problemIn(answer)?.error === 'page-too-old') {
-    // The session was begun anew, in another tab perhaps: what goes back with it is another.
+    // The session started again, perhaps in another tab: its token has changed.
     const again = await ask('/signed-in');
     if (again.response.ok) takeAgain(again.answer as SignedInView);
     ({ response, answer } = await ask(path, init));
@@ -58,21 +59,20 @@ export async function request<T>(path: string, init?: RequestInit): Promise<T> {
 }
 
 /**
- * Who is signed in, read anew. Where that is somebody else, or elsewhere, this page is not theirs: it is
- * opened anew, and nothing of it is sent.
+ * Who is signed in, read again. If that is another person or workspace, the page reloads, and nothing of it is
+ * sent.
  */
 function takeAgain(now: SignedInView): void {
   const before = signedIn.value;
   if (before && (before.personId !== now.personId || before.workspace.id !== now.workspace.id)) {
     window.location.assign('/roster');
-    throw new NetworkError('Another workspace was gone to; this page opens anew.');
+    throw new NetworkError('This browser is in another workspace now; the page reloads.');
   }
   signedIn.value = now;
 }
 
 /**
- * Asks something before anybody is signed in: that the server does not know who asks is its answer, and no sign that
- * somebody was signed out.
+ * A request made before signing in: a 401 is its answer, and not a sign of having been signed out.
  */
 export async function requestAtDoor<T>(path: string, body: unknown): Promise<T> {
   const { response, answer } = await ask(path, writing(body));
@@ -104,11 +104,11 @@ async function ask(path: string, init?: RequestInit): Promise<{ response: Respon
     const isLastSeen = response.headers.has(LAST_SEEN_HEADER);
     return { response, answer: isLastSeen ? withRenamedFields(answer) : answer };
   } catch {
-    throw new NetworkError('What the server answered could not be read.');
+    throw new NetworkError('The server’s answer could not be read.');
   }
 }
 
-/** The problem an answer names; undefined for one some proxy wrote. */
+/** The problem an answer names; undefined for an answer of some proxy. */
 export function problemIn(answer: unknown): Problem | undefined {
   const problem = answer as Problem | null;
   return typeof problem?.error === 'string' && typeof problem.message === 'string' ? problem : undefined;

@@ -31,16 +31,16 @@ export function sendFile<T>(path: string, file: Blob, onProgress: (share: number
         else
           reject(
             new NetworkError(
-              `${problem?.message ?? 'The server or its database cannot be reached.'} Nothing was taken.`,
+              `${problem?.message ?? 'The server or its database cannot be reached.'} Nothing was imported.`,
             ),
           );
       }
     };
     call.onerror = () => {
-      reject(new NetworkError('The server hung up; nothing was taken.'));
+      reject(new NetworkError('The server closed the connection; nothing was imported.'));
     };
     call.onabort = () => {
-      reject(new NetworkError('Cancelled; nothing was taken.'));
+      reject(new NetworkError('Cancelled; nothing was imported.'));
     };
     call.send(file);
   });

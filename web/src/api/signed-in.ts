@@ -2,10 +2,10 @@ import { createEventHook } from '@vueuse/core';
 import { shallowRef } from 'vue';
 import type { SignedInView } from '@tasche/contract';
 
-/** Who this browser is signed in as, and where; null while nobody knows or nobody is. */
+/** Who this browser is signed in as, and where; null while unknown or signed out. */
 export const signedIn = shallowRef<SignedInView | null>(null);
 
-/** Told when the server says that nobody is signed in here any more. */
+/** Called when the server says that no one is signed in here any more. */
 export const signedOut = createEventHook();
 
 /** What goes back with everything that is written. */
@@ -15,8 +15,7 @@ export function writeHeaders(): Record<string, string> {
 }
 
 /**
- * Tells one person's work in one workspace from another's, where it is kept in the browser; undefined while
- * nobody knows.
+ * The key under which one person's work in one workspace is kept in the browser; undefined while not known.
  */
 export function placeKey(): string | undefined {
   const view = signedIn.value;

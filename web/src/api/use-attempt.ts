@@ -1,9 +1,9 @@
 import { ref, type Ref } from 'vue';
 
 interface Attempt {
-  /** Why the last thing did not come to be; empty where it did. */
+  /** Why the last action failed; empty if it worked. */
   problem: Ref<string>;
-  /** Does something with the server. @returns whether it came to be */
+  /** Does something with the server. @returns whether it worked */
   attempt: (work: () => Promise<unknown>) => Promise<boolean>;
 }
 

@@ -18,7 +18,7 @@ import { applyTokens } from './tokens';
 
 const SignInView = defineAsyncComponent(() => import('../people/SignInView.vue'));
 const KeysHelp = defineAsyncComponent(() => import('../keys/KeysHelp.vue'));
-// The first time that somebody else changes something.
+// The first time someone else changes something.
 const NewsLine = defineAsyncComponent(() => import('../together/NewsLine.vue'));
 const settings = useSettings();
 const identity = useIdentity();

@@ -3,8 +3,8 @@ import { NButton, NCard } from 'naive-ui';
 import WorkProgress from './WorkProgress.vue';
 
 /**
- * What the page is at work on, how far it is, and a way to stop it. It lies at the foot of the window and takes no
- * room: nothing moves away from under a press, and nothing one would press next is covered.
+ * What the page is at work on, how far it is, and a way to stop it. It lies at the foot of the window and takes
+ * no room: nothing moves while it is pressed, and no control is covered.
  */
 defineProps<{ share: number }>();
 defineEmits<{ stop: [] }>();

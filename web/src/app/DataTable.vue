@@ -19,11 +19,11 @@ import { whenIdle } from './when-idle';
 
 /**
  * A table that is only read and may grow: ordered by the head of a column, searched, and so many rows at a
- * time. All of it by the keyboard, which the library's own heads and pages are not.
+ * time. All of it works by keyboard, which the library's own headers and pages do not.
  */
 const props = withDefaults(
   defineProps<{
-    /** What the table is, for those who do not see it. */
+    /** What the table is, for screen readers. */
     caption: string;
     columns: readonly DataColumn<R>[];
     rows: readonly R[];
@@ -36,11 +36,11 @@ const props = withDefaults(
     empty?: string;
     /** Whether heads order it: not where only the newest of a long list are here. */
     orders?: boolean;
-    /** All its rows stand, whether somebody is about to see them or not. */
+    /** All its rows are drawn, visible or not. */
     isWhole?: boolean;
-    /** They stand from the first: few rows that are the page itself. */
+    /** They are drawn from the start: few rows that are the page itself. */
     isAtOnce?: boolean;
-    /** Its rows are on their way; its heads stand already. */
+    /** Its rows are loading; its headers are there. */
     coming?: boolean;
   }>(),
   { page: 50, empty: 'Nothing yet.', orders: true },
@@ -63,7 +63,7 @@ const found = computed(() => {
 const wantedRows = computed(() => Math.min(count.value, found.value.length));
 const left = computed(() => found.value.length - wantedRows.value);
 
-/** A table of more cells comes step by step, as it would hold the page up. */
+/** A table of more cells comes step by step, as it would block the page. */
 const AT_ONCE_CELLS = 60;
 /**
  * The library's table with nothing in it, its heads as words, then as buttons, its body with an empty first
@@ -78,7 +78,7 @@ const isAtOnce = props.isAtOnce || (!props.coming && props.rows.length <= rowsOf
 const stage = ref<number>(isAtOnce ? STAGES.length - 1 : 0);
 const has = (wantedStage: Stage) => stage.value >= STAGES.indexOf(wantedStage);
 const drawn = ref(props.isAtOnce ? Infinity : isAtOnce ? rowsOf(AT_ONCE_CELLS) : 1);
-/** As far as somebody may see them soon. */
+/** As far as they may be scrolled to soon. */
 const shown = computed(() =>
   has('body') ? found.value.slice(0, Math.min(wantedRows.value, drawn.value)) : [],
 );
@@ -98,7 +98,7 @@ function drawOn(): void {
 }
 watch([wantedRows, isSeenSoon], drawOn, { immediate: true });
 onBeforeUnmount(() => stopDrawing());
-// On paper all of them stand.
+// On paper all of them are drawn.
 useEventListener('beforeprint', () => {
   drawn.value = Math.max(drawn.value, wantedRows.value);
   stage.value = STAGES.length - 1;
@@ -139,7 +139,7 @@ const tableColumns = computed(() =>
     render: (row) => {
       const cell = slots[column.id];
       if (!cell) return String(column.value?.(row) ?? '');
-      // The bare value is nobody's to read: metres, where the page says yards.
+      // The raw value is not for readers: metres, where the page shows yards.
       return has('row') ? cell({ row }) : '…';
     },
   })),
@@ -147,7 +147,7 @@ const tableColumns = computed(() =>
 
 const emptyWords = computed(() => {
   if (props.coming || found.value.length > 0) return '…';
-  return wanted.value ? 'Nothing fits what is searched for.' : props.empty;
+  return wanted.value ? 'Nothing matches the search.' : props.empty;
 });
 
 /** The library has no name for its table. */

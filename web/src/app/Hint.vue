@@ -3,10 +3,12 @@ import { useTimeoutFn } from '@vueuse/core';
 import { onBeforeUnmount, useTemplateRef } from 'vue';
 import { hintShown } from './hint-shown';
 
-/** Words, or a control, with more to be said: under the pointer, under a finger, and with the keyboard's focus. */
+/**
+ * Words, or a control, with more to be said: under the pointer, under a finger, and with the keyboard's focus.
+ */
 const props = defineProps<{
   says: string | undefined;
-  /** It holds a control, which takes the focus and says it itself to who does not see it. */
+  /** It holds a control, which takes the focus and says it to screen readers. */
   control?: boolean;
 }>();
 const DELAY_MS = 300;
@@ -20,7 +22,7 @@ function hide(): void {
   stop();
   if (hintShown.value?.of === words.value) hintShown.value = null;
 }
-/** A finger is gone as soon as it has pressed; what it opened stays until it presses elsewhere. */
+/** After a tap what it opened stays until a tap elsewhere. */
 const isMouse = ({ pointerType }: PointerEvent) => pointerType === 'mouse';
 /** In the label of a field a press would go on to the field, and what it opened would be gone. */
 function showPressed(event: MouseEvent): void {

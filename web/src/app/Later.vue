@@ -4,7 +4,7 @@ import { whenIdle } from './when-idle';
 
 /**
  * A part of a page that is put there once the rest stands, each such part in a moment of its own: no page is
- * held up by its lower half.
+ * blocked by its lower half.
  */
 const props = defineProps<{
   /** The height kept free for it, so that nothing jumps. */

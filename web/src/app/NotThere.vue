@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { NResult } from 'naive-ui';
 
-/** In place of what cannot be shown: what it is, why, and where to go on. */
+/** Shown in place of what cannot be shown: what it is, why, and where to go next. */
 defineProps<{
   title: string;
   says?: string;
@@ -17,7 +17,8 @@ defineProps<{
     <template #icon><span class="mark" aria-hidden="true">◇</span></template>
     <component :is="isPage ? 'h1' : 'h2'">{{ title }}</component>
     <p v-if="says || opensItself" class="quiet" role="status">
-      {{ says }} <template v-if="opensItself">This page opens by itself as soon as it can be.</template>
+      {{ says }}
+      <template v-if="opensItself">This page opens by itself as soon as the server answers.</template>
     </p>
     <template #footer><slot /></template>
   </NResult>

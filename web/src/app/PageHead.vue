@@ -1,5 +1,8 @@
 <script setup lang="ts">
-/** A page's head: what it lies under, whose it is and what, a line about it, and what can be done with all of it. */
+/**
+ * A page's head: what it lies under, whose it is and what, a line about it, and what can be done with all of
+ * it.
+ */
 defineProps<{
   /** Whose page it is; their name comes first. */
   of?: string;

@@ -5,11 +5,11 @@ import { RouterLink, type RouteLocationRaw } from 'vue-router';
 import { useHereInView } from './here-in-view';
 
 /**
- * Pages beside each other, as tabs. The library's own tabs take no focus: the link in each does, and can be opened
- * in a new window. On a narrow screen they are one line, in which the open one is in sight.
+ * Pages beside each other, as tabs. The library's own tabs take no focus: the link in each does, and can be
+ * opened in a new window. On a narrow screen they are one line, in which the open one is in sight.
  */
 const props = defineProps<{
-  /** What they are tabs of, for whoever does not see them. */
+  /** What the tabs are about, for screen readers. */
   label: string;
   /** `title` is the key that leads there. */
   tabs: readonly Tab[];

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { NAlert } from 'naive-ui';
 
-/** What went wrong, in a sentence; nothing while nothing did. What can be done about it goes beside it. */
+/** What went wrong, in a sentence; empty while nothing has. What can be done about it goes beside it. */
 defineProps<{ text: string | null | undefined; small?: boolean }>();
 </script>
 

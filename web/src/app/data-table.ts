@@ -34,7 +34,9 @@ export interface DataOrder {
   isDescending: boolean;
 }
 
-/** Rows in the order of a column; what has no value there comes last either way. Equal ones stay as they were. */
+/**
+ * Rows in the order of a column; what has no value there comes last either way. Equal ones stay as they were.
+ */
 export function ordered<R>(
   rows: readonly R[],
   value: NonNullable<DataColumn<R>['value']>,

@@ -1,6 +1,6 @@
 /**
- * Asks one question at a time. What is asked while another is being answered waits, and replaces whatever waited
- * before it: of many questions in a row the first and the last are answered.
+ * Asks one question at a time. What is asked while another is being answered waits, and replaces whatever
+ * waited before it: of many questions in a row the first and the last are answered.
  * @param answer `isNewest` says whether nothing was asked since
  */
 export function newestOnly<Question>(

@@ -3,7 +3,7 @@ import { useLocalStorage, usePreferredDark } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed } from 'vue';
 
-/** How this reader likes to look at things. Never sent anywhere. */
+/** This reader's display settings. Never sent anywhere. */
 export const useSettings = defineStore('settings', () => {
   /** Null shows every player in their own unit. */
   const unitOverride = useLocalStorage<DistanceUnit | null>('tasche.unit', null, {

@@ -1,4 +1,4 @@
-/** The workbench's colours: linen, ink, one petrol accent, brass for "look here", brick for "at fault". */
+/** The workbench's colours: linen, ink, one petrol accent, brass for warnings, brick for errors. */
 interface Tokens {
   linen: string;
   linenDeep: string;

@@ -1,4 +1,4 @@
-/** Nothing waits longer, however busy the page is. */
+/** The longest wait, however busy the page is. */
 const MAX_WAIT_MS = 400;
 
 const waiting: (() => void)[] = [];
@@ -18,8 +18,9 @@ function ask(): void {
 }
 
 /**
- * Does something when the browser has nothing better to do, one thing at a time, in the order they were asked for.
- * @returns takes it back, where it was not done yet
+ * Does something when the browser has nothing better to do, one thing at a time, in the order they were asked
+ * for.
+ * @returns a function that cancels it, if it is not done yet
  */
 export function whenIdle(work: () => void): () => void {
   waiting.push(work);

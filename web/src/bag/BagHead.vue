@@ -18,7 +18,7 @@ const props = defineProps<{
   count: number;
   tooMany: number;
   limit: number;
-  /** Clubs one hits to a number, and those whose number nobody has told. */
+  /** Clubs with a carry to know, and those whose carry is not known. */
   carryClubs: readonly ClubView[];
   unknown: readonly ClubView[];
 }>();

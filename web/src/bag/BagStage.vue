@@ -17,7 +17,9 @@ import { useCardPlace } from './use-card-place';
 import type { useUsualRound } from './use-usual-round';
 import VerdictCard from './VerdictCard.vue';
 
-/** The bag as one works on it: its sheet and ladder, the verdict, the swap that is picked, the clubs left out. */
+/**
+ * The bag as one works on it: its sheet and ladder, the verdict, the swap that is picked, the clubs left out.
+ */
 const props = defineProps<{
   bag: BagView;
   ladder: ReturnType<typeof useBagLadder>;

@@ -64,7 +64,7 @@ const carries = useUnknownCarries(
 );
 /** A usual bag goes in like a paste, and the cursor to the first carry that is not known. */
 function fill(rows: string): Promise<void> {
-  editing.paste(rows, 0, 0, ladder.rows.value, columnSet.value.columns, 'begun with a usual bag');
+  editing.paste(rows, 0, 0, ladder.rows.value, columnSet.value.columns, 'started from a usual bag');
   return carries.toFirst();
 }
 

@@ -22,7 +22,7 @@ const PARTS: readonly { part: keyof MakeUp; label: string }[] = [
   { part: 'hybrids', label: 'Hybrids' },
   { part: 'wedges', label: 'Wedges beside the PW' },
 ];
-/** Shorter or longer than this nobody carries the club asked for. */
+/** No one carries that club shorter or longer than this. */
 const CARRY_BOUNDS = { yd: [40, 350], m: [35, 320] } as const;
 /** The carry of a good amateur, to show what is meant. Common practice, no source. */
 const EXAMPLE = { '7 iron': { yd: '155', m: '140' }, Driver: { yd: '230', m: '210' } } as const;
@@ -56,33 +56,33 @@ const SAMPLE =
 </script>
 
 <template>
-  <NCard tag="section" class="empty-bag no-print" aria-label="Begin this bag">
+  <NCard tag="section" class="empty-bag no-print" aria-label="Start this bag">
     <div>
       <h2>Type it</h2>
       <p class="small quiet">
-        The cursor is in the first row. Write a name and press Enter; Tab goes on to loft and carry. What you
+        The cursor is in the first row. Type a name and press Enter; Tab goes on to loft and carry. What you
         do not know stays empty.
       </p>
     </div>
     <div>
       <h2>Paste it</h2>
       <p class="small quiet">
-        Copy rows from a spreadsheet or a message, with or without heads, and press Ctrl V in the sheet. A row
-        is a club:
+        Copy rows from a spreadsheet or a message, with or without a header row, and press Ctrl V in the
+        sheet. One row per club:
         <span class="sample">Club, Loft, Carry</span>
       </p>
       <CopyButton :text="SAMPLE" label="Copy a sample" />
     </div>
     <div>
-      <h2>Bring a file</h2>
+      <h2>Import a file</h2>
       <p class="small quiet">
-        A list of clubs saved as CSV, with a row of heads: drop it anywhere on this page. You see what is read
-        before it is taken.
+        A list of clubs saved as CSV, with a header row: drop it anywhere on this page. You see what is read
+        before it is imported.
       </p>
       <NButton size="small" @click="emit('file')">Choose a file…</NButton>
     </div>
     <NForm class="usual" :model="draft" size="small" :show-feedback="false" @submit.prevent="begin">
-      <h2>Begin with a usual bag</h2>
+      <h2>Start from a usual bag</h2>
       <div class="line">
         <NFormItem v-for="{ part, label } in PARTS" :key="part" :label="label">
           <ChoiceField v-model:value="draft[part]" :label="label" :options="counts(part)" />
@@ -109,7 +109,7 @@ const SAMPLE =
       <p class="small quiet">
         {{
           clubs.map(({ name, loftDeg }) => (/^\d\d$/.test(name) ? name : `${name} ${loftDeg}°`)).join(', ')
-        }}. Usual lofts, to be overwritten by yours; carries are worked out until you know them.
+        }}. Usual lofts; type yours over them. Carries are worked out until you know them.
       </p>
     </NForm>
   </NCard>

@@ -26,7 +26,7 @@ const props = defineProps<{
   leftOut: readonly LadderClub[];
   options: GapOptions;
   unit: DistanceUnit;
-  /** The bag may hold no more. */
+  /** The bag is full. */
   full: boolean;
   /** Strokes a round the bag costs more with that club in, by the id of the one that goes out for it. */
   swapsFor: (inId: string) => Promise<Readonly<Record<string, number>> | null>;
@@ -102,7 +102,7 @@ function choice(club: LadderClub, clubs: LadderClub[], commands: Command[], word
 /** What each swap costs a usual round, once it is worked out. */
 const strokes = shallowRef<Readonly<Record<string, number>> | null>(null);
 watch(incoming, async (club, before) => {
-  // While they are worked out anew for the same club they stand: the list would turn over under a press.
+  // While they are worked out again for the same club they stay: the list must not reorder while it is pressed.
   if (club?.id !== before?.id) strokes.value = null;
   if (!club) return;
   const found = await props.swapsFor(club.id);

@@ -32,7 +32,9 @@ const props = defineProps<{
   /** Null while they are looked for. */
   remedies: readonly Remedy[] | null;
   trial: Trial | null;
-  /** A club's of the locker: a remedy speaks of clubs that are not in the bag, or not any more. */
+  /**
+   * The name of any club of the locker: a remedy may be about clubs that are not in the bag, or not any more.
+   */
   nameOf: (clubId: string) => string;
   unit: DistanceUnit;
   readOnly: boolean;
@@ -45,11 +47,11 @@ const changed = computed(
   () => props.opened.length > 0 || props.closed.length > 0 || evenness.value !== evennessBefore.value,
 );
 const headline = computed(() => headlineWords(props.report, props.unit));
-/** What is pointed at, as it stands now: after a change it may be gone. */
+/** The step pointed at, as it is now: a change may have removed it. */
 const shownStep = computed(() => props.pointed && stepBetween(props.report, props.pointed));
 const school = computed(() => gappingStrategyOf(props.report.school));
 
-/** A wide step somebody should look at. */
+/** A wide step worth a look. */
 const atFault = computed(() =>
   props.report.steps.some(
     ({ word, severity }) => word === 'wide' && (severity === 'error' || severity === 'warning'),
@@ -116,7 +118,7 @@ function stepWords(step: StepReport): string {
       {{ noRemediesWords(noRemedies) }}
     </p>
     <p v-else-if="!trial && remedies && atFault && !readOnly" class="quiet small">
-      Nothing in the locker or on the bench mends this without costing more elsewhere.
+      Nothing in the locker or on the bench fixes this without costing more elsewhere.
     </p>
     <p v-if="changed" class="figures small">
       <span v-if="opened.length > 0"

@@ -11,7 +11,7 @@ import { v4 as newId } from 'uuid';
 import { addTickets, bendTicket } from '../bench/new-tickets';
 import type { Trial } from './trial';
 
-const AFTER_A_BEND = `${BENDING_CAUTION} Carries after it are modelled; write the new loft down when it is done.`;
+const AFTER_A_BEND = `${BENDING_CAUTION} Carries after it are modelled; enter the new loft when it is done.`;
 
 /** Tickets for bends and turns: what is tried on the ladder is done at the bench. */
 function bendTickets(

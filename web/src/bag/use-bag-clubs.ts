@@ -5,7 +5,9 @@ import { useRouter } from 'vue-router';
 import { useSheet } from '../sheet/sheet-store';
 import type { useBagLadder } from './use-bag-ladder';
 
-/** Clubs in and out of a bag, and what is done with a whole one. A bag that is full asks which club goes out. */
+/**
+ * Clubs in and out of a bag, and what is done with a whole one. A bag that is full asks which club goes out.
+ */
 export function useBagClubs(
   playerId: () => string,
   bag: ComputedRef<BagView | undefined>,

@@ -24,7 +24,8 @@ import type { Trial } from './trial';
 
 /**
  * A bag on its ladder, in the air it is read in: now, as it would be, and as it was when looking began.
- * The air is part of the address, and so is a way of spacing it that is only looked at; the bag's own is kept with it.
+ * The air is part of the address, and so is a way of spacing it that is only looked at; the bag's own is kept
+ * with it.
  */
 export function useBagLadder(bag: ComputedRef<BagView | undefined>) {
   const store = useSheet();
@@ -107,8 +108,8 @@ export function useBagLadder(bag: ComputedRef<BagView | undefined>) {
   const leftOutKnown = computed(() => leftOut.value.flatMap(({ id }) => store.ladderClubs.get(id) ?? []));
   const leftOutClubs = computed(() => leftOutKnown.value.map(conditions.move));
   /**
-   * Read in other air, a usual round is played there, its wind coming from every side in turn; whoever plays
-   * it is who he is at home, whatever that wind does to his carries.
+   * Read in other air, a usual round is played there, its wind coming from every side in turn; the player's
+   * skill stays as at home, whatever that wind does to the carries.
    */
   const roundThere = computed(() => {
     if (!setting.value) return {};

@@ -4,11 +4,11 @@ import { useSheet } from '../sheet/sheet-store';
 import type { useBagLadder } from './use-bag-ladder';
 import type { UsualQuestion } from './usual-round-worker';
 
-/** Nobody goes out in more, m/s: a bag is not changed for it. Common practice, no source. */
+/** No one plays in more wind, m/s, so no bag is changed for it. Common practice, no source. */
 const PLAYABLE_WIND_MPS = 15;
 
 /**
- * What a usual round is asked about a bag, in the air it is read in; null where nobody may change it, and in a
+ * What a usual round is asked about a bag, in the air it is read in; null where it may not be changed, and in a
  * gale.
  */
 export function useBagQuestion(

@@ -40,7 +40,7 @@ export function useBagTrial(
     if (club) trial.value = loftTrial(club, loftDeg, inBag.value, playerId(), store.clubsById) ?? null;
   }
 
-  /** The swap that mends the bag, as soon as it has been found. */
+  /** The swap that fixes the bag, as soon as it has been found. */
   async function trySwap(): Promise<void> {
     const found = await until(remedies).toMatch((all) => all !== null, { timeout: PATIENT_MS });
     tryRemedy(found?.find(({ inId, outId }) => inId ?? outId));

@@ -1,7 +1,7 @@
 import { useElementSize, useResizeObserver, useWindowSize } from '@vueuse/core';
 import { computed, ref, watch, type ComputedRef, type Ref } from 'vue';
 
-/** As high it is as a rule; what mends a fault comes into it a little later. */
+/** As high it is as a rule; what fixes a fault comes into it a little later. */
 const USUAL_PX = 78;
 
 /**

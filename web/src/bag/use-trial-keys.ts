@@ -3,7 +3,10 @@ import { isTyping } from '../keys/is-typing';
 import { useShortcuts } from '../keys/use-shortcuts';
 import type { Trial } from './trial';
 
-/** Enter keeps what is tried on the ladder, Escape leaves it; not from a field, a button, or while a club is picked. */
+/**
+ * Enter keeps what is tried on the ladder, Escape leaves it; not from a field, a button, or while a club is
+ * picked.
+ */
 export function useTrialKeys({
   trial,
   picking,

@@ -2,14 +2,14 @@ import type { ClubView } from '@tasche/contract';
 import { isFullSwing, shotIn } from '@tasche/core';
 import { computed, nextTick, onMounted, watch, type ComputedRef } from 'vue';
 
-/** A spec sheet one can go to a cell of. */
+/** A spec sheet whose cells can be focused. */
 interface Grid {
   focus: () => Promise<void>;
   goTo: (clubId: string, key: string) => Promise<void>;
 }
 
 /**
- * The carries of a bag that nobody has told yet, and the ways to them.
+ * The carries of a bag that are not known yet, and the ways to them.
  * @param isEmptyToType the bag is empty and may be typed into: then its cursor stands where one types
  */
 export function useUnknownCarries(
@@ -18,7 +18,7 @@ export function useUnknownCarries(
   isEmptyToType: () => boolean,
   bagId: () => string | undefined,
 ) {
-  /** Clubs one hits to a number, and those whose number nobody has told. */
+  /** Clubs with a carry to know, and those whose carry is not known. */
   const carryClubs = computed(() => rows.value.filter(({ kind }) => isFullSwing(kind)));
   const unknown = computed(() => carryClubs.value.filter(({ spec }) => !shotIn(spec, 'shot.full')));
   function toNext(): void {

@@ -5,7 +5,7 @@ import { onScopeDispose, shallowRef, type ComputedRef } from 'vue';
 import { newestOnly } from '../app/newest-only';
 import type { UsualQuestion, UsualRoundWorker } from './usual-round-worker';
 
-/** Enough for several changes in one breath to be one question, and for the ladder to be painted first. */
+/** Long enough for several quick changes to be one question, and for the ladder to be painted first. */
 const SETTLE_MS = 120;
 
 /** What a usual round says of a bag: its remedies, and what a swap would cost; worked out beside the page. */
@@ -25,7 +25,7 @@ export function useUsualRound(question: ComputedRef<UsualQuestion | null>) {
   }
 
   const ask = newestOnly<UsualQuestion | null>(async (asked, isNewest) => {
-    // Advice that cannot be worked out is left unsaid; the ladder stands without it.
+    // If the advice cannot be worked out, the ladder is shown without it.
     const found =
       asked && asked.bagIds.length > 0
         ? await linked()
@@ -59,7 +59,7 @@ export function useUsualRound(question: ComputedRef<UsualQuestion | null>) {
       : null;
   }
 
-  // Whatever is still being asked is never answered.
+  // What is still being asked stays without an answer.
   onScopeDispose(() => worker?.terminate());
   return { remedies, swapsFor };
 }

@@ -29,7 +29,7 @@ function roundOf(request: UsualRoundRequest): CostedRound | undefined {
 }
 
 const api = {
-  /** What may be done to the bag; null where nothing tells how far the player hits it. */
+  /** What may be done to the bag; null where nothing says how far the player hits it. */
   remedies(question: UsualQuestion): Remedy[] | null {
     const round = roundOf(question.request);
     if (!round) return null;
@@ -58,7 +58,10 @@ const api = {
     );
   },
 
-  /** Strokes a round each bag costs less than the one before it; null where a club of either is not in the locker. */
+  /**
+   * Strokes a round each bag costs less than the one before it; null where a club of either is not in the
+   * locker.
+   */
   gains(
     question: UsualQuestion,
     pairs: readonly { before: readonly string[]; after: readonly string[] }[],

@@ -7,7 +7,10 @@ import type { WorkedShots } from '../range/worked-shots';
 import { useSheet } from '../sheet/sheet-store';
 import { basketProgress, nextLine } from './basket-progress';
 
-/** The basket of a session, taken along ball by ball: what is in hand, what has told enough, what comes next. */
+/**
+ * The basket of a session, taken along ball by ball: what is in hand, what is known well enough, what comes
+ * next.
+ */
 const props = defineProps<{
   session: SessionEntry;
   strikes: readonly StrikeView[];
@@ -34,12 +37,12 @@ const within = (metres: number) => `±${distanceNumber(metres, props.unit)} ${pr
 const sentence = computed(() => {
   if (!coming.value) {
     const rest = saved.value > 0 ? ` with ${counted(saved.value, 'ball')} to spare` : '';
-    return `The basket has told what it was to tell${rest}. Take the averages below into the sheet.`;
+    return `This basket is done: its shots are known well enough${rest}. Take the averages below into the sheet.`;
   }
   if (!inHand.value) return `First ${theShot(coming.value)}.`;
   const { line, shots, halfM, isEnough } = inHand.value;
   return isEnough
-    ? `${beginning(theShot(line))} has told enough after ${counted(shots, 'ball')}: known to ${within(halfM)}. ` +
+    ? `${beginning(theShot(line))} is known well enough after ${counted(shots, 'ball')}: known to ${within(halfM)}. ` +
         `Next ${theShot(coming.value)}.`
     : `${beginning(theShot(line))}: ${shots} of ${line.balls}, known to ${within(halfM)}; ${within(line.thenM)} will do.`;
 });

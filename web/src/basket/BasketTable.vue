@@ -13,7 +13,10 @@ import { computed } from 'vue';
 import DataTable from '../app/DataTable.vue';
 import { FIGURES, type DataColumn } from '../app/data-table';
 
-/** The shots of a basket in the order they are worth hitting, with room to write carries down when it is printed. */
+/**
+ * The shots of a basket in the order they are worth hitting, with room to write carries down when it is
+ * printed.
+ */
 const props = defineProps<{
   parts: readonly BasketPart[];
   clubs: ReadonlyMap<string, LadderClub>;

@@ -23,7 +23,10 @@ import BasketTable from './BasketTable.vue';
 import { useBasket } from './use-basket';
 import { useBasketQuestion } from './use-basket-question';
 
-/** Which clubs and shots to hit next, so that so many balls settle most of what decides this player's bag and shots. */
+/**
+ * Which clubs and shots to hit next, so that so many balls settle most of what decides this player's bag and
+ * shots.
+ */
 const props = defineProps<{ playerId: string }>();
 const store = useSheet();
 const range = useRangeOf(() => props.playerId);
@@ -108,12 +111,12 @@ const print = () => window.print();
       says="Put it right first, or hit both: the basket takes the numbers as they stand."
     />
     <p v-if="isRoundGone" class="small quiet gone" role="status">
-      The round this was asked for is played or gone: here is one for a usual round.
+      The round this basket was for is over or deleted; this one is for a usual round.
     </p>
     <p v-if="isRoundAwaited" class="small quiet" role="status">
       {{
         schedule.state === 'away'
-          ? 'The courses cannot be reached; this opens by itself as soon as they can be.'
+          ? 'The courses cannot be reached; this opens by itself as soon as the server answers.'
           : 'Reading the courses…'
       }}
     </p>
@@ -124,15 +127,15 @@ const print = () => window.print();
       >
     </p>
     <NCard v-else-if="!question" class="empty">
-      <NEmpty description="There are no clubs yet. Write the bag down first.">
+      <NEmpty description="There are no clubs yet. Enter the bag first.">
         <template #extra>
           <LinkButton :to="{ name: 'bag', params: { playerId } }">To the bag</LinkButton>
         </template>
       </NEmpty>
     </NCard>
     <p v-else-if="share !== null" class="bar small" role="status">
-      <WorkProgress :share="share" label="Working the basket out" /> Trying where {{ balls }} balls settle
-      most…
+      <WorkProgress :share="share" label="Working out the basket" /> Working out where {{ balls }} balls
+      settle most…
       <NButton size="small" @click="stop">Cancel</NButton>
     </p>
     <ProblemLine v-else-if="problem" :text="problem" />
@@ -141,7 +144,7 @@ const print = () => window.print();
     </p>
     <NCard v-else-if="basket === null" class="empty">
       <NEmpty
-        description="Nothing tells yet how far this player hits it. Write down lofts, or one carry, and the basket follows."
+        description="Nothing says yet how far this player hits it. Enter lofts, or one carry, to get a basket."
       >
         <template #extra>
           <LinkButton :to="{ name: 'bag', params: { playerId } }">To the bag</LinkButton>

@@ -31,8 +31,8 @@ export function basketProgress(
 }
 
 /**
- * The line to hit next: the one in hand until it has told enough, then the first that has not; undefined when
- * all have.
+ * The line to hit next: the one in hand until it is known well enough, then the first that is not; undefined
+ * when all are.
  */
 export function nextLine(
   progress: readonly BasketProgress[],

@@ -18,7 +18,7 @@ interface BasketRound {
   round: EventRound;
 }
 
-/** More are no list to choose from. */
+/** A longer list is hard to choose from. */
 const MAX_ROUNDS = 40;
 
 /** The rounds still to be played of the events a player has plans for, the nearest first. */
@@ -42,7 +42,7 @@ export function keyOfRound(planId: string, roundId: string): string {
   return `${planId}/${roundId}`;
 }
 
-/** What balls are to decide for that round, or why it cannot be asked. */
+/** The question for that round, or why it cannot be asked. */
 export function basketAim(
   { plan, event, round }: BasketRound,
   sheet: Pick<SheetView, 'player' | 'clubs'>,
@@ -50,7 +50,7 @@ export function basketAim(
   school: GappingStrategyId,
 ): Extract<BasketAim, { of: 'round' }> | string {
   const course = courses.find(({ id }) => id === round.courseId);
-  if (!course) return 'Its course is gone.';
+  if (!course) return 'Its course was deleted.';
   try {
     const { player, clubs } = sheet;
     const { request, rules } = roundRequestOf({

@@ -29,14 +29,14 @@ const PLAYING = 0.4;
 function found(basket: NextBasket | undefined): NextBasket {
   if (!basket)
     throw new Error(
-      'what the player wants leaves no bag. Loosen a limit or a lock in the plan or in the settings.',
+      'no bag fits what the player wants. Loosen a limit or a lock in the plan or in the settings.',
     );
   return basket;
 }
 
 const api = {
   /**
-   * @returns null where nothing tells how far the player hits it
+   * @returns null where nothing says how far the player hits it
    * @throws Error where the rules leave no bag
    */
   basket(question: BasketQuestion, onProgress: (share: number) => void): NextBasket | null {

@@ -5,7 +5,7 @@ import type { BasketQuestion, BasketWorker } from './basket-worker';
 
 /** The next basket, worked out beside the page, with how far that is and a way to stop it. */
 export function useBasket() {
-  /** Undefined before it was asked for, null where nothing tells how far the player hits it. */
+  /** Undefined before it was asked for, null where nothing says how far the player hits it. */
   const basket = shallowRef<NextBasket | null | undefined>(undefined);
   /** How much of it is worked out; null while nothing is. */
   const share = ref<number | null>(null);

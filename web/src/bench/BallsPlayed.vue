@@ -30,7 +30,7 @@ function addBall(): void {
   <section>
     <h2>Ball in play</h2>
     <p>
-      {{ now ? `${now} is in play; a new session takes it.` : 'No ball is written down.' }}
+      {{ now ? `${now} is in play; a new session takes it.` : 'No ball recorded yet.' }}
       <span v-if="balls.length > 1" class="quiet">{{ counted(balls.length, 'ball') }} so far.</span>
     </p>
     <NForm
@@ -45,7 +45,7 @@ function addBall(): void {
         ><TextField v-model:value="draft.name" aria-label="Ball" placeholder="which ball?" maxlength="80"
       /></NFormItem>
       <NFormItem label="From"><DateField v-model:value="draft.from" label="From" /></NFormItem>
-      <NButton attr-type="submit" :disabled="draft.name.trim() === ''">Write it down</NButton>
+      <NButton attr-type="submit" :disabled="draft.name.trim() === ''">Save</NButton>
     </NForm>
     <ul class="balls">
       <li v-for="ball in balls" :key="ball.from">

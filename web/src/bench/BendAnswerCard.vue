@@ -28,7 +28,7 @@ const shownPlans = computed(() => {
 function faultWords(before: number, after: number): string {
   if (before === 0 && after === 0) return '';
   return before === after
-    ? `${counted(after, 'fault')} before and after: no bend mends ${after === 1 ? 'it' : 'them'}.`
+    ? `${counted(after, 'fault')} before and after: no bend fixes ${after === 1 ? 'it' : 'them'}.`
     : `${counted(before, 'fault')} before, ${after === 0 ? 'none' : after} after.`;
 }
 </script>

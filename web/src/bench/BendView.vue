@@ -30,7 +30,10 @@ import MakeTickets from './MakeTickets.vue';
 import StepBars from './StepBars.vue';
 import { useBendPlan } from './use-bend-plan';
 
-/** The bends that make a bag's steps what its gapping style wants, with the least bending; and the tickets for them. */
+/**
+ * The bends that make a bag's steps what its gapping style wants, with the least bending; and the tickets for
+ * them.
+ */
 const props = defineProps<{ playerId: string }>();
 const store = useSheet();
 const settings = useSettings();
@@ -51,7 +54,7 @@ const window = reactive({ ...USUAL_BOUNCE_WINDOW });
 /** Clubs that stay as they are, whatever the plan would do with them. */
 const kept = ref<readonly string[]>([]);
 
-/** Steel is not bent for a number that was typed wrong. */
+/** No club is bent for a mistyped number. */
 const isMixedUp = computed(() => mixedUpSentences(store, bag.value?.clubIds ?? []).length > 0);
 const question = computed<BendQuestion | null>(() =>
   clubs.value.length === 0 || isMixedUp.value

@@ -7,7 +7,7 @@ import LinkButton from '../app/LinkButton.vue';
 import { today } from '../app/day';
 import { useSheet } from '../sheet/sheet-store';
 
-/** A copy of a build that was just made: how it differs, and the place of the old one for it. */
+/** A copy of a build that was just made: how it differs, and the offer to replace the old one. */
 const props = defineProps<{ playerId: string; club: ClubView; copy: ClubView }>();
 const store = useSheet();
 
@@ -56,9 +56,9 @@ function replace(): void {
       >
       <LinkButton size="small" :to="{ name: 'bench', params: { playerId } }">Its ticket</LinkButton>
       <NButton v-if="!replaced" size="small" @click="replace"
-        >Put it in the old one’s place, retire the old one</NButton
+        >Replace the old one with it, and retire the old one</NButton
       >
-      <span v-else class="quiet">It has the old one’s place; the old one is retired.</span>
+      <span v-else class="quiet">It has replaced the old one, which is retired.</span>
     </p>
   </NCard>
 </template>

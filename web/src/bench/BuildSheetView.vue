@@ -58,7 +58,7 @@ function copyBuild(): void {
         {{ club.name }}, build sheet
         <template #breadcrumb><Breadcrumb :pages="pagesAbove(store.sheet!.player, 'bench')" /></template>
         <template #says>
-          <p class="quiet">Everything that is needed to build it again.</p>
+          <p class="quiet">Everything needed to build it again.</p>
         </template>
         <template #actions>
           <NButton tag="a" :href="`/api/clubs/${clubId}/build.pdf`" target="_blank">PDF</NButton>
@@ -78,8 +78,8 @@ function copyBuild(): void {
         :copy="copy"
       />
       <p v-if="missing.length > 0" class="verdict warning">
-        ◆ Not written down: {{ missing.map(({ label }) => label.toLowerCase()).join(', ') }}. Nobody could
-        build it again exactly.
+        ◆ Not recorded: {{ missing.map(({ label }) => label.toLowerCase()).join(', ') }}. It could not be
+        built again exactly.
       </p>
       <div class="columns">
         <div class="groups">
@@ -91,7 +91,7 @@ function copyBuild(): void {
                 }}<span v-if="fact.since" class="quiet small day">{{ shortDay(fact.since) }}</span></template
               >
               <span v-else class="quiet"
-                >not written down<template v-if="fact.key === 'swingWeight' && fromParts"
+                >not recorded<template v-if="fact.key === 'swingWeight' && fromParts"
                   >; about {{ fromParts }} from its parts</template
                 ></span
               >

@@ -131,12 +131,12 @@ const matchG = computed(() => {
         {{ tweak.longerIn > 0 ? 'upright' : 'flat' }}.
       </template>
     </p>
-    <p v-else class="verdict warning">◆ No club can be built so.</p>
+    <p v-else class="verdict warning">◆ No club can be built like this.</p>
     <p class="small quiet">
       {{
         parts
           ? 'Weighed from its parts; good to about two points before it is measured.'
-          : 'By the rules of thumb: write down head, shaft and grip weight and length for a closer figure.'
+          : 'By the rules of thumb: enter head, shaft and grip weight and length for a closer figure.'
       }}
       <template v-if="wraps !== undefined">{{ wraps }} wraps: {{ wrapsWords(wraps) }}.</template>
     </p>

@@ -150,9 +150,7 @@ function makeTickets(occasion: Omit<TicketOccasion, 'why'>): void {
         <WorkProgress :share="progress.of === 0 ? 0 : progress.done / progress.of" label="Clubs measured" />
         {{ progress.done }} of {{ counted(progress.of, 'club') }} measured.
         <span class="quiet">{{
-          due === undefined
-            ? 'Not all were ever measured: a check is due.'
-            : `Next check due ${shortDay(due)}.`
+          due === undefined ? 'Some were never measured: a check is due.' : `Next check due ${shortDay(due)}.`
         }}</span>
         <span v-if="due !== undefined && due < today()" class="verdict warning">◆ overdue</span>
       </p>

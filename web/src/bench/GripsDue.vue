@@ -51,9 +51,7 @@ function askGrips(): void {
 <template>
   <section>
     <h2>Grips</h2>
-    <p v-if="grips.length === 0" class="quiet">
-      No grip of the gamer is due, so far as they are written down.
-    </p>
+    <p v-if="grips.length === 0" class="quiet">No grip of the gamer is due, as far as they are recorded.</p>
     <p v-else>
       <span class="verdict warning">◆ Due:</span>
       {{ grips.map(({ club, wear }) => `${club.name} (on since ${shortDay(wear.since)})`).join(', ') }}.

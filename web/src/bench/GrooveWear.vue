@@ -125,10 +125,10 @@ function ask(club: ClubView): void {
               >
             </td>
             <td class="left">
-              <span v-if="!wear" class="quiet">nobody dated them</span>
+              <span v-if="!wear" class="quiet">no date recorded</span>
               <span v-else-if="wear.due" class="verdict warning">◆ since {{ shortDay(wear.dueOn) }}</span>
               <template v-else>{{ shortDay(wear.dueOn) }}</template>
-              <span v-if="wear?.assumed" class="quiet small"> at 3 shots a round, which nobody counted</span>
+              <span v-if="wear?.assumed" class="quiet small"> at 3 shots a round, which is a guess</span>
             </td>
             <td class="no-print">
               <span v-if="asked(club)" class="quiet">ticket made</span>

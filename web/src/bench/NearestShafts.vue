@@ -48,10 +48,10 @@ const found = computed(() => {
       <li v-for="one in found" :key="one.id">
         <b>{{ one.shaft }}</b> in the {{ one.from
         }}<span v-if="one.state" class="quiet"> ({{ one.state }})</span>: {{ one.words
-        }}<span v-if="one.unknown" class="quiet">; not written down: {{ one.unknown }}</span
+        }}<span v-if="one.unknown" class="quiet">; not recorded: {{ one.unknown }}</span
         >.
       </li>
-      <li v-if="found.length === 0" class="quiet">No other shaft is written down.</li>
+      <li v-if="found.length === 0" class="quiet">No other shaft is recorded.</li>
     </ol>
   </section>
 </template>

@@ -11,7 +11,10 @@ import { today } from '../app/day';
 import { useSheet } from '../sheet/sheet-store';
 import BenchHead from './BenchHead.vue';
 
-/** A player's putters: which was played from when to when, what each is for, and back to any of them in one press. */
+/**
+ * A player's putters: which was played from when to when, what each is for, and back to any of them in one
+ * press.
+ */
 const props = defineProps<{ playerId: string }>();
 const store = useSheet();
 

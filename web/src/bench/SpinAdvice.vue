@@ -46,7 +46,7 @@ const size = (metres: number) => `${distanceNumber(Math.max(0, metres), props.un
         bring together; the strike is the cheapest to try.</template
       ><template v-else>That is as good as it gets at this speed and launch.</template>
     </p>
-    <p v-else class="quiet">Write down speed, launch and spin within their bounds.</p>
+    <p v-else class="quiet">Enter speed, launch and spin within their bounds.</p>
   </Fold>
 </template>
 

@@ -10,7 +10,9 @@ import { missWords, plainLabel } from './ticket-words';
 import { showQuantity } from '@tasche/contract';
 import { quantityOf } from '@tasche/core';
 
-/** What a club became: measured afterwards, and handed in. A miss opens the ticket again, and is said before. */
+/**
+ * What a club became: measured afterwards, and handed in. A miss opens the ticket again, and is said before.
+ */
 const props = defineProps<{ ticket: TicketView; club: ClubView | undefined }>();
 const emit = defineEmits<{ finish: [takenOn: string, became: BenchValue[]]; leave: [] }>();
 
@@ -36,7 +38,9 @@ const wantedOf = (key: QuantityKey) => {
   const found = props.ticket.wanted.find((one) => measuredKey(one.key) === key);
   return found ? `wanted ${showQuantity(quantityOf(found.key)!, found.value)}` : '';
 };
-/** Measured afterwards; the rest is what was put on, and stands as it was asked until somebody says otherwise. */
+/**
+ * Measured afterwards; the rest is what was put on, and stands as it was asked until somebody says otherwise.
+ */
 const MEASURED: readonly QuantityKey[] = [
   'loftMeasuredDeg',
   'lieDeg',
@@ -81,7 +85,7 @@ onMounted(() => {
     /></label>
     <div class="bar">
       <NButton type="primary" size="small" attr-type="submit" :disabled="became.length === 0 || bad.size > 0">
-        {{ misses.length > 0 ? 'Write down, and open again' : 'Done' }}
+        {{ misses.length > 0 ? 'Save, and open again' : 'Done' }}
       </NButton>
       <NButton size="small" @click="emit('leave')">Cancel</NButton>
     </div>

@@ -62,7 +62,7 @@ watch(
   { immediate: true },
 );
 
-const { wasKept, beginAnew, end } = useKeptDraft(`ticket/${props.playerId}/${props.ticket?.id ?? 'new'}`, {
+const { wasKept, startOver, end } = useKeptDraft(`ticket/${props.playerId}/${props.ticket?.id ?? 'new'}`, {
   read: () => ({ draft, wanted: [...wanted] }),
   write: (kept) => {
     Object.assign(draft, kept.draft);
@@ -90,7 +90,7 @@ function save(): void {
 
 <template>
   <NCard class="ticket-form">
-    <KeptNote :kept="wasKept" @anew="beginAnew" />
+    <KeptNote :kept="wasKept" @start-over="startOver" />
     <NForm ref="form" :model="draft" :rules="rules" size="small" @submit.prevent="submit(save)">
       <NFormItem label="Club" path="clubId">
         <ChoiceField
@@ -135,7 +135,7 @@ function save(): void {
         </label>
       </div>
       <NFormItem label="Why" path="why" class="two"
-        ><TextField v-model:value="draft.why" aria-label="Why" placeholder="what it is to mend"
+        ><TextField v-model:value="draft.why" aria-label="Why" placeholder="what it should fix"
       /></NFormItem>
       <OccasionFields v-model:event-id="draft.eventId" v-model:due-on="draft.dueOn" />
       <div class="bar all">

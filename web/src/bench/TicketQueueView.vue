@@ -60,7 +60,7 @@ const searched = (row: Row) =>
       </template>
     </PageHead>
     <ProblemLine :text="problem" />
-    <NEmpty v-if="tickets?.length === 0" description="Nothing is asked of the bench." />
+    <NEmpty v-if="tickets?.length === 0" description="Nothing is waiting on the bench." />
     <DataTable
       v-else-if="tickets"
       caption="Jobs open on the bench"

@@ -47,7 +47,7 @@ const actions = computed(() => [
   ...(open.value
     ? [
         { key: 'edit', label: 'Change…', run: () => emit('edit') },
-        { key: 'drop', label: 'Drop it', run: () => emit('state', 'dropped') },
+        { key: 'drop', label: 'Drop', run: () => emit('state', 'dropped') },
       ]
     : [{ key: 'again', label: 'Open it again', run: () => emit('state', 'asked') }]),
   { key: 'label', label: 'Label with its code…', run: () => emit('label') },

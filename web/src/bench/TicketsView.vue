@@ -64,7 +64,9 @@ const print = () => window.print();
       Bench
       <template #says>
         <p class="quiet">
-          {{ open.length === 0 ? 'Nothing is asked of the bench.' : `${counted(open.length, 'job')} open.` }}
+          {{
+            open.length === 0 ? 'Nothing is waiting on the bench.' : `${counted(open.length, 'job')} open.`
+          }}
         </p>
       </template>
       <template #actions>

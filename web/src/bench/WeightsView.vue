@@ -135,11 +135,11 @@ function makeTickets(occasion: Omit<TicketOccasion, 'why'>): void {
         <li v-for="one in leaving" :key="one.id">
           <span class="verdict warning">◆ {{ one.name }}</span
           >: {{ one.off }}.
-          <template v-if="one.why"> Built otherwise: {{ one.why }}.</template>
+          <template v-if="one.why"> Built differently: {{ one.why }}.</template>
         </li>
         <li v-for="text in tradition" :key="text" class="quiet">{{ text }} Tradition, no rule.</li>
       </ul>
-      <p v-else class="verdict fine">Nothing leaves its line.</p>
+      <p v-else class="verdict fine">Nothing is out of line.</p>
       <div class="columns">
         <BuildTweakPanel :clubs="clubs" :unit="unit" />
         <NearestShafts :clubs="store.clubs" />

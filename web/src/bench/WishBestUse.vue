@@ -7,7 +7,7 @@ import NumberField from '../fields/NumberField.vue';
 
 /** The best use of a sum of money, and what other sums would gain. */
 const props = defineProps<{
-  /** Undefined before it is known, null where nothing tells how far the player hits it. */
+  /** Undefined before it is known, null where nothing says how far the player hits it. */
   answer: WishAnswer | null | undefined;
   working: boolean;
   problem: string;
@@ -19,7 +19,7 @@ const money = defineModel<number>('money', { required: true });
 const emit = defineEmits<{ stop: [] }>();
 const TIE = TIE_STROKES;
 const best = computed(() => props.answer?.advised);
-/** Sums that gain something one can tell from the one before. */
+/** Sums that gain noticeably more than the one before. */
 const sums = computed(() => {
   const told: BestUse[] = [];
   for (const use of props.answer?.ladder ?? [])
@@ -40,13 +40,13 @@ const sums = computed(() => {
       >
     </div>
     <ProblemLine v-if="problem" :text="problem" />
-    <p v-else-if="answer === null" class="quiet">Write down one carry, and the list can be weighed.</p>
+    <p v-else-if="answer === null" class="quiet">Enter one carry, and the list can be weighed.</p>
     <p v-else-if="best" class="use" aria-live="polite">
       <template v-if="best.buys.length > 0 && best.gain >= TIE"
         ><b>{{ best.buys.map(nameOf).join(' and ') }}</b> for {{ best.spent }}:
         {{ best.gain.toFixed(2) }} strokes a round.</template
       ><template v-else
-        >Nothing on the list is worth buying for that: no bag of it gains more than a tie.</template
+        >Nothing on the list is worth buying for that: no bag with it gains more than a tie.</template
       >
     </p>
     <p v-if="sums.length > 1" class="quiet small">
@@ -55,7 +55,7 @@ const sums = computed(() => {
         >{{ i ? '; ' : '' }}{{ use.spent }} for {{ use.gain.toFixed(2) }} ({{
           use.buys.map(nameOf).join(', ')
         }})</span
-      >. Each is proved the best use of its sum, in a usual round, the bag chosen anew.
+      >. Each is proved the best use of its sum, in a usual round, the bag chosen again for each.
     </p>
     <p v-for="pair in pairs" :key="pair" class="quiet small pair">{{ pair }}</p>
   </NCard>

@@ -58,7 +58,7 @@ const draft = reactive({
   notes: props.wish?.notes ?? '',
 });
 // Before the name is watched: what it was taken for then stays as it was chosen.
-const { wasKept, beginAnew, end } = useKeptDraft(
+const { wasKept, startOver, end } = useKeptDraft(
   `wish/${props.playerId}/${props.wish?.id ?? props.begin?.name ?? 'new'}`,
   wholeDraft(draft),
 );
@@ -110,7 +110,7 @@ function save(): void {
     boughtOn: boughtOn || null,
   });
 
-  /** Nothing for what is bought or repaired, nor for a fitting nobody expects anything of. */
+  /** Nothing for what is bought or repaired, nor for a fitting without an expectation. */
   function expectedOf(): WishDetails['expected'] {
     if (draft.clubId === null) return null;
     if (draft.purpose === 'learn') return { shot, ...carryM };
@@ -124,7 +124,7 @@ function save(): void {
 
 <template>
   <NCard class="wish-form">
-    <KeptNote :kept="wasKept" @anew="beginAnew" />
+    <KeptNote :kept="wasKept" @start-over="startOver" />
     <NForm ref="form" :model="draft" :rules="rules" size="small" @submit.prevent="submit(save)">
       <NFormItem label="What" path="name" class="two"
         ><TextField

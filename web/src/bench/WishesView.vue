@@ -63,7 +63,7 @@ function openNew(first: Partial<WishDetails> = {}): void {
   begin.value = first;
   editing.value = 'new';
 }
-/** The club a wish would take the place of can be fitted anew instead. */
+/** The club a wish would take the place of can be fitted again instead. */
 function shaftOf(wish: WishView) {
   const [clubId] = worthOf(wish.id)?.out ?? [];
   const name = clubId && store.clubsById.get(clubId)?.name;
@@ -127,10 +127,10 @@ const actionsOf = (wish: WishView) => [
       @save="save"
       @leave="editing = null"
     />
-    <NEmpty v-if="wishes.length === 0 && !editing" description="Nothing is wished for yet.">
+    <NEmpty v-if="wishes.length === 0 && !editing" description="The wish list is empty.">
       <template #extra
         ><p class="quiet">
-          A club is weighed by its kind and loft alone, against all that is owned.
+          A club is weighed by its kind and loft alone, against everything the player owns.
         </p></template
       >
     </NEmpty>
@@ -156,16 +156,15 @@ const actionsOf = (wish: WishView) => [
       />
       <p class="quiet small costs">
         <template v-if="gamerCost.known > 0"
-          >The gamer cost {{ gamerCost.sum }} so far as it is written down ({{ gamerCost.known }} of
+          >The gamer cost {{ gamerCost.sum }} as far as it is recorded ({{ gamerCost.known }} of
           {{ counted(gamerCost.of, 'club') }} {{ gamerCost.known === 1 ? 'has' : 'have' }} a price).
         </template>
         <template v-for="{ year, sum, names } in years" :key="year ?? names.join()"
-          >Bought {{ year === null ? 'on no day written down' : `in ${year}` }}: {{ sum }} ({{
+          >Bought {{ year === null ? 'on a day not recorded' : `in ${year}` }}: {{ sum }} ({{
             names.join(', ')
           }}).
         </template>
-        A fitting is weighed by the carry and scatter it is expected to bring, which nobody knows before it is
-        hit.
+        A fitting is weighed by the carry and scatter it is expected to bring; hitting it is the only proof.
       </p>
     </template>
     <SpinAdvice :unit="unit" />

@@ -59,7 +59,7 @@ export function checkedClub(club: ClubView, since: string): CheckedClub {
   };
 }
 
-/** Nobody finds a club this far off: it was mistyped, or the wrong club lay in the gauge. Ours. */
+/** A club this far off was mistyped, or the wrong club was in the gauge. Our choice. */
 const MISTYPED_DEG = 4;
 
 /** A club to bend back: off in an angle, and not by so much that it was mistyped. */
@@ -83,7 +83,7 @@ export function angleWords({ verdict, off }: CheckedAngle): string {
 }
 
 /**
- * Writes a measured angle down. The lie on the sheet is what is wanted; it is written down as set before the
+ * Records a measured angle. The lie on the sheet is what is wanted; it is recorded as set before the
  * reading takes its place.
  */
 export function angleMeasured(
@@ -126,7 +126,10 @@ export function backTicket(
   };
 }
 
-/** How the loft of a club moves by itself since it was last set; nothing where it stands, or too little is known. */
+/**
+ * How the loft of a club moves by itself since it was last set; nothing where it stands, or too little is
+ * known.
+ */
 export function movingLoftWords(
   { id, name, spec }: ClubView,
   lofts: readonly GaugedLoft[],

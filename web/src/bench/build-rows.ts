@@ -5,14 +5,14 @@ import { BUILD_SHEET, buildOf, quantityOf, type QuantityKey } from '@tasche/core
 interface BuildRow {
   key: QuantityKey;
   label: string;
-  /** With its unit; undefined: nobody wrote it down. */
+  /** With its unit; undefined if not recorded. */
   value?: string;
   /** Of when it is, yyyy-mm-dd. */
   since?: string;
 }
 
 const LABELS: Partial<Record<QuantityKey, string>> = { loftSetDeg: 'Loft', lieSetDeg: 'Lie' };
-/** Without these nobody can build it again. */
+/** Without these it cannot be built again. */
 const NEEDED: ReadonlySet<QuantityKey> = new Set([
   'head',
   'loftSetDeg',
@@ -28,7 +28,7 @@ const HAS_SLEEVE: ReadonlySet<ClubView['kind']> = new Set(['driver', 'fairway', 
 
 type Club = Pick<ClubView, 'kind' | 'spec'>;
 
-/** The sheet of a club, group by group; what its kind has not, and nobody wrote down, is left out. */
+/** The sheet of a club, group by group; what does not apply to its kind, and is not recorded, is left out. */
 export function buildRows(club: Club): { title: string; rows: BuildRow[] }[] {
   const parts = new Map(buildOf(club.spec).map((part) => [part.key, part]));
   return BUILD_SHEET.map(({ title, keys }) => ({
@@ -55,7 +55,7 @@ function isOf({ kind }: Club, key: QuantityKey): boolean {
   return true;
 }
 
-/** What is not written down and without which nobody could build it again. */
+/** What is not recorded and without which nobody could build it again. */
 export function missingOf(groups: readonly { rows: readonly BuildRow[] }[]): BuildRow[] {
   return groups
     .flatMap(({ rows }) => rows)

@@ -14,7 +14,7 @@ export function addTickets(playerId: string, tickets: readonly TicketDetails[]):
 }
 
 /**
- * A bend or a turn of the sleeve as a job for the bench; the club's loft is written down as set when it is
+ * A bend or a turn of the sleeve as a job for the bench; the club's loft is recorded as set when it is
  * handed in.
  */
 export function bendTicket(

@@ -19,7 +19,9 @@ export const TREND_HEADS: Record<TrendKey, string> = {
   totalWeightG: 'Total weight',
 };
 
-/** One of a club's lengths, lies and weights, and what the set would have in its place where it leaves the line. */
+/**
+ * One of a club's lengths, lies and weights, and what the set would have in its place where it leaves the line.
+ */
 export interface TrendCell {
   key: TrendKey;
   shown: string;

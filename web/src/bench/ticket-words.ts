@@ -27,7 +27,7 @@ export const JOB_WORDS: Record<BenchJob, string> = {
   other: 'Other',
 };
 
-/** A job's name while nobody has given it another: "Regrip the 5 wood". */
+/** A job's name until it is given another: "Regrip the 5 wood". */
 export function usualName(job: BenchJob, clubName: string): string {
   const names: Record<BenchJob, string> = {
     bend: `Bend the ${clubName}`,
@@ -64,7 +64,7 @@ export function plainLabel(key: QuantityKey): string {
   return quantityOf(key)!.label.toLowerCase();
 }
 
-/** What a club is now in what is wanted of it; null where nobody knows. */
+/** What a club is now in what is wanted of it; null where not known. */
 export function nowOf(club: ClubView | undefined, key: QuantityKey): number | string | null {
   if (!club) return null;
   if (key === 'loftSetDeg') return playingLoft(club.spec)?.deg ?? null;
@@ -114,7 +114,7 @@ export function becameWords({ wanted, became }: Pick<TicketView, 'wanted' | 'bec
 
 /**
  * What a bend promised of the carry, and what the loft it came to makes of it: "146 yd to 143 yd as
- * promised". Empty for other jobs, once the club was hit or bent again, and where nobody knew its carry.
+ * promised". Empty for other jobs, once the club was hit or bent again, and where its carry was not known.
  */
 export function promiseWords(
   { job, wanted, became }: Pick<TicketView, 'job' | 'wanted' | 'became'>,

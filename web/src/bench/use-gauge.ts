@@ -1,7 +1,7 @@
 import type { GaugeReading, GaugeView } from '@tasche/contract';
 import { computed, onScopeDispose, shallowRef } from 'vue';
 
-/** What a digital gauge reads while the page is open; the browser takes a broken line up again by itself. */
+/** What a digital gauge reads while the page is open; the browser reconnects by itself. */
 export function useGauge(onReading: (reading: GaugeReading) => void) {
   const view = shallowRef<GaugeView>({ state: 'none', device: null, simulated: false });
   if (typeof EventSource !== 'undefined') {

@@ -6,9 +6,12 @@ import type { WishQuestion, WishWorker } from './wish-worker';
 
 const SETTLE_MS = 250;
 
-/** What wishes are worth, worked out beside the page; a new question stops the one before, and so can the reader. */
+/**
+ * What wishes are worth, worked out beside the page; a new question stops the one before, and so can the
+ * reader.
+ */
 export function useWishWorth(question: ComputedRef<WishQuestion | null>) {
-  /** Undefined before it is known, null where nothing tells how far the player hits it. */
+  /** Undefined before it is known, null where nothing says how far the player hits it. */
   const answer = shallowRef<WishAnswer | null | undefined>(undefined);
   const working = ref(false);
   const problem = ref('');

@@ -7,7 +7,7 @@ export function isOpenWish({ state }: Pick<WishView, 'state'>): boolean {
 }
 
 /**
- * A club to buy as the ladder knows it, under the wish's id; its carry is modelled where nobody said one.
+ * A club to buy as the ladder knows it, under the wish's id; its carry is modelled where none is stated.
  * Undefined for any other wish.
  */
 export function wishedClub({ id, name, club, purpose }: WishView): LadderClub | undefined {
@@ -38,7 +38,7 @@ export function wishedItem(
   const owned = clubId === null ? undefined : ladderClubs.get(clubId);
   if (!owned) return undefined;
   if (purpose === 'repair') return { id, price, club: owned };
-  // Practice costs no money where nobody asks for a lesson's.
+  // Practice costs nothing unless a lesson has a price.
   if (expected) return { id, price: purpose === 'learn' ? (price ?? 0) : price, clubId: owned.id, expected };
   return undefined;
 }

@@ -15,7 +15,7 @@ export interface WishQuestion {
 }
 
 const api = {
-  /** @returns null where nothing tells how far the player hits it */
+  /** @returns null where nothing says how far the player hits it */
   worth: (asked: WishQuestion): WishAnswer | null => wishWorths(asked) ?? null,
 };
 

@@ -48,7 +48,7 @@ const bounds = (key: 'distanceM' | 'elevationChangeM', min?: number) => {
 const windBounds = computed(
   () => DEMAND_BOUNDS.windMps.map((mps) => Math.floor(units.value.wind.show(mps))) as [number, number],
 );
-// A round's own wind is the first guess, in the face until somebody says.
+// A round's own wind is the first guess, in the face until it is set.
 watch(
   () => props.page.air?.windMps,
   (mps) => {

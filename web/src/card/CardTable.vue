@@ -141,7 +141,7 @@ const mixedUp = computed(() =>
     <p v-if="own.length > 0" class="small">Own shots. {{ own.join('; ') }}.</p>
     <p v-for="text in mixedUp" :key="text" class="verdict warning small">◆ {{ text }}</p>
     <p v-if="uncovered" class="small">
-      ◆ Nobody covers the {{ formatDistance(uncovered.widestGapM, unit) }} between
+      ◆ No club covers the {{ formatDistance(uncovered.widestGapM, unit) }} between
       {{ names.get(uncovered.upperId) }} and {{ names.get(uncovered.lowerId) }}.
     </p>
     <p v-if="slow" class="small">◆ {{ slow }}</p>
@@ -177,7 +177,7 @@ h2 .small {
 .both :deep(.n-data-table-th) {
   padding: 4px 10px 4px 0;
   height: 30px;
-  /* The rows of both tables are level. */
+  /* The rows of both tables line up. */
   line-height: 22px;
   box-sizing: border-box;
 }

@@ -97,7 +97,7 @@ useShortcuts('An event', {
     </p>
     <NEmpty v-if="worked && pages.length === 0 && !plan" description="No bag yet.">
       <template #extra>
-        <LinkButton :to="{ name: 'bag', params: { playerId } }">Write the bag down</LinkButton>
+        <LinkButton :to="{ name: 'bag', params: { playerId } }">Enter the bag</LinkButton>
       </template>
     </NEmpty>
     <CardTable v-for="one in shown" :key="one.page.roundIds.join()" :worked="one" :unit="unit" />

@@ -15,7 +15,7 @@ const MAX_SHOWN = 3;
 
 const unit = computed(() => settings.unitFor(sheet.sheet?.player.distanceUnit ?? 'm'));
 
-/** What the server would not take, with what was wanted, so that it can be typed again. */
+/** What the server refused, with what was wanted, so that it can be entered again. */
 const shownReturned = computed(() =>
   outbox.returned.slice(0, MAX_SHOWN).map(({ outgoing, problem }) => ({
     id: idOfOutgoing(outgoing),

@@ -9,7 +9,7 @@ import { shallowRef, type ShallowRef } from 'vue';
 interface KeptList<T> {
   entries: Readonly<ShallowRef<readonly T[]>>;
   add: (entry: T) => void;
-  /** Writes an entry anew, in its place; nothing where it is gone. */
+  /** Writes an entry again, in its place; nothing if it was removed. */
   replace: (entry: T) => void;
   remove: (id: string) => void;
   /** Reads what other tabs did. */
@@ -31,7 +31,9 @@ export function keptList<T>(name: string, idOf: (entry: T) => string): KeptList<
       .filter((key) => key.startsWith(prefix))
       .sort();
   const keyOf = (id: string) => keys().find((key) => key.endsWith(`/${id}`));
-  /** What was read last, by its key: what has not changed is the same object, so that nothing is drawn again. */
+  /**
+   * What was read last, by its key: what has not changed is the same object, so that nothing is drawn again.
+   */
   let known = new Map<string, { text: string; entries: T[] }>();
   const refresh = () => {
     const found = new Map(
@@ -73,7 +75,7 @@ export function keptList<T>(name: string, idOf: (entry: T) => string): KeptList<
 
 function parsed<T>(text: string): T[] {
   try {
-    // An older version may have kept it.
+    // It may be from an older version.
     return [withRenamedFields(JSON.parse(text)) as T];
   } catch {
     return [];

@@ -19,25 +19,25 @@ export type Outgoing = (
   | { kind: 'change'; playerId: string; request: ChangeRequest }
   | { kind: 'undo'; playerId: string; changeId: string; id: string }
 ) & {
-  /** Who typed it, and in which workspace: it is sent as nobody else's, and nowhere else. */
+  /** Who typed it, and in which workspace: it is sent only as theirs, and only there. */
   by?: string;
 };
 
-/** What became of it. */
+/** The outcome. */
 export type Sent = { outgoing: Outgoing; result: ChangeResult } | { outgoing: Outgoing; problem: Problem };
 
-/** What the server would not take, with its reason; kept until somebody mends it or lets it go. */
+/** What the server refused, with its reason; kept until it is fixed or discarded. */
 interface Returned {
   outgoing: Outgoing;
   problem: Problem;
 }
 
-/** Told what became of something; true where it shows what was refused, so that nobody else need. */
+/** Called with an outcome; true where it shows what was refused, so that no other listener has to. */
 type SentListener = (sent: Sent) => unknown;
 
-/** Somebody who types without a pause is answered with what there is. */
+/** A user who types without a pause gets the answer there is. */
 const MAX_READS = 4;
-/** What was done is on the screen before it is sent; until then it is safe in this browser's storage. */
+/** A change shows on the screen before it is sent; until then it is kept in this browser's storage. */
 const SHOWN_FIRST_MS = 60;
 const FIRST_WAIT_MS = 400;
 const MAX_WAIT_MS = 5000;
@@ -50,13 +50,13 @@ export function idOfOutgoing(outgoing: Outgoing): string {
 /**
  * Everything typed goes through here, one after the other, and stays here (and in this browser's storage)
  * until the server has it. Ids are made here, so what was sent twice is done once. Only a refusal that says
- * what is wrong ends an item, and what was refused is kept to be mended; whatever else goes wrong, it is sent
+ * what is wrong ends an item, and what was refused is kept to be fixed; whatever else goes wrong, it is sent
  * again. Of several tabs one sends at a time.
  */
 export const useOutbox = defineStore('outbox', () => {
   const list = keptList<Outgoing>('tasche.outbox', idOfOutgoing);
   const returnedList = keptList<Returned>('tasche.returned', ({ outgoing }) => idOfOutgoing(outgoing));
-  /** What somebody else typed in this browser waits until they are back. */
+  /** What another person typed in this browser waits until they are back. */
   const isOurs = ({ by }: Outgoing) => by === undefined || by === placeKey();
   const waiting = computed(() => list.entries.value.filter(isOurs));
   const away = ref<string | null>(null);
@@ -115,7 +115,7 @@ export const useOutbox = defineStore('outbox', () => {
     isSignedOut = false;
     for (let outgoing = waiting.value[0]; outgoing && !isClosed; outgoing = waiting.value[0]) {
       const sent = await sendOnce(outgoing);
-      // Whoever signs in sends what is theirs.
+      // Each person sends only what is theirs.
       if (isSignedOut || isClosed) return;
       if (sent) {
         away.value = null;
@@ -132,7 +132,7 @@ export const useOutbox = defineStore('outbox', () => {
     }
   }
 
-  /** What came of sending; undefined where it must be sent again. */
+  /** The outcome of sending; undefined where it must be sent again. */
   async function sendOnce(outgoing: Outgoing): Promise<Sent | undefined> {
     try {
       return { outgoing, result: await send(outgoing) };
@@ -155,12 +155,12 @@ export const useOutbox = defineStore('outbox', () => {
       }
     }
     if ('result' in sent) readShownAgain();
-    // What no page shows to be mended is kept where every page shows it.
+    // What no page shows for fixing is shown by every page.
     if (!tell(sent) && 'problem' in sent) returnedList.add(sent);
   }
 
   /**
-   * Reads something of the server's, anew where a change was answered meanwhile: what was read may be older
+   * Reads something of the server's, again where a change was answered meanwhile: what was read may be older
    * than the answer.
    */
   async function readCurrent<T>(read: () => Promise<T>): Promise<T> {
@@ -171,7 +171,9 @@ export const useOutbox = defineStore('outbox', () => {
     }
   }
 
-  /** How many changes were answered so far: what was read at another count may be older than the last answer. */
+  /**
+   * How many changes were answered so far: what was read at another count may be older than the last answer.
+   */
   const answered = (): number => settled;
 
   /** What of a player's is still to be sent. */
@@ -181,13 +183,13 @@ export const useOutbox = defineStore('outbox', () => {
     );
   }
 
-  /** Tries now rather than at the next turn. */
+  /** Tries now instead of waiting for the next turn. */
   function tryNow(): void {
     wake?.();
     void run();
   }
 
-  /** Lets go of something that was refused. */
+  /** Discards something that was refused. */
   function discard(id: string): void {
     returnedList.remove(id);
   }
@@ -208,7 +210,7 @@ export const useOutbox = defineStore('outbox', () => {
   };
 });
 
-/** Why the server would not take it from somebody of that role: it is not asked. */
+/** Why the server would refuse it from that role: it is not sent. */
 function refusalOf(outgoing: Outgoing): Problem | undefined {
   const role = signedIn.value?.role;
   if (role === undefined || outgoing.kind !== 'change') return undefined;

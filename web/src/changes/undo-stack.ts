@@ -16,11 +16,11 @@ interface Entry {
   scopes: readonly UndoScope[];
 }
 
-/** So many changes back one can go, after a reload too. */
+/** How many changes back undo goes, after a reload too. */
 const MAX_KEPT = 200;
 const KEY = 'tasche.undo-stack';
 
-/** What this tab kept before it was loaded anew; nothing where that cannot be read. */
+/** What this tab kept before it was loaded again; nothing where that cannot be read. */
 function readKept(): { done: readonly Entry[]; undone: readonly Entry[] } {
   const known = (all: unknown): readonly Entry[] =>
     (Array.isArray(all) ? (all as Partial<Entry>[]) : []).filter(
@@ -113,7 +113,7 @@ export function useUndoScope(scope: () => UndoScope | null): void {
   onScopeDispose(() => shown.delete(own));
 }
 
-/** The keys that take back and do again, on every page; a field that is being written in has its own. */
+/** The keys for undo and redo, on every page; a field being edited has its own. */
 export function useUndoKeys(): void {
   const stack = useUndo();
   const outsideOfFields = (act: () => void) => (event: KeyboardEvent) => {

@@ -27,7 +27,7 @@ import ShotTable from './ShotTable.vue';
 import WhatIf from './WhatIf.vue';
 import { useClubCells } from './use-club-cells';
 
-/** One club whole: build, readings, shots, and everything that was ever written down about it. */
+/** One club whole: build, readings, shots, and everything that was ever recorded about it. */
 const props = defineProps<{
   clubId: string;
   /** It hangs on the ladder behind the panel. */
@@ -79,7 +79,7 @@ function setKind(kind: ClubKind): void {
   ]);
 }
 
-/** A modelled carry is written down as one; it never takes the place of one that was measured or stated. */
+/** A modelled carry is recorded as one; it never takes the place of one that was measured or stated. */
 function useModel(estimate: CarryEstimate): void {
   if (shotIn(club.value.spec, 'shot.full')) return;
   const rounded = (value: number) => Math.round(value * 100) / 100;
@@ -183,7 +183,7 @@ function remove(): void {
         :read-only="!store.may('editClub')"
       />
       <section>
-        <h3>Written down so far</h3>
+        <h3>Recorded so far</h3>
         <ReadingList :club-id="clubId" :unit="unit" />
       </section>
       <NButton v-if="store.may('removeClub')" @click="remove" size="small">Delete this club</NButton>

@@ -28,16 +28,19 @@ import TextField from '../fields/TextField.vue';
 import { useSheet } from '../sheet/sheet-store';
 import Hint from '../app/Hint.vue';
 
-/** Shots of the player's own with a club: each one of the usual ones with a name, where it starts and how it curves. */
+/**
+ * Shots of the player's own with a club: each one of the usual ones with a name, where it starts and how it
+ * curves.
+ */
 const props = defineProps<{
   club: ClubView;
   unit: DistanceUnit;
   readOnly: boolean;
-  /** The day what is written down here is of. */
+  /** The day what is recorded here is of. */
   takenOn: string;
 }>();
 const store = useSheet();
-/** A shot curves no farther. Ours. */
+/** No shot curves further. Our choice. */
 const CURVE_M = 80;
 
 const shots = computed(() =>

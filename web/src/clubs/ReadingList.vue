@@ -13,7 +13,7 @@ import { usePages } from '../api/read';
 import { shortDay } from '../app/day';
 import ProblemLine from '../app/ProblemLine.vue';
 
-/** Everything that was ever written down about a club, the newest first. */
+/** Everything that was ever recorded about a club, the newest first. */
 const props = defineProps<{ clubId: string; unit: DistanceUnit }>();
 const { rows, total, hasMore, more, problem } = usePages<ReadingView>(
   (next) => `/clubs/${props.clubId}/readings?limit=${next === null ? 50 : `200&before=${next}`}`,

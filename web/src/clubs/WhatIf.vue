@@ -25,7 +25,7 @@ const props = defineProps<{
   club: ClubView;
   unit: DistanceUnit;
   readOnly: boolean;
-  /** There is a ladder on which a loft can be tried. */
+  /** Set if a ladder is there to try a loft on. */
   tries?: boolean;
 }>();
 const emit = defineEmits<{ model: [estimate: CarryEstimate]; try: [loftDeg: number] }>();
@@ -97,12 +97,12 @@ watch(
   [ladder, () => store.ladderClubs],
   async ([{ kind, loftDeg }, clubs], [before]) => {
     const isAsked = !full.value && loftDeg !== undefined && kind !== 'putter' && kind !== 'chipper';
-    // While it is worked out anew for the same club it stands: it would move away from under a press.
+    // While it is worked out again for the same club it stands: it would move away from under a press.
     if (!isAsked || before?.kind !== kind || before.loftDeg !== loftDeg) estimate.value = null;
     if (!isAsked) return;
     const others = [...clubs.values()].filter((one) => one.id !== props.club.id);
     const answer = await conditionsWorker()
-      .foretell(others, baseline.value, kind, loftDeg)
+      .predict(others, baseline.value, kind, loftDeg)
       .catch(() => null);
     if (ladder.value.loftDeg === loftDeg && ladder.value.kind === kind) estimate.value = answer;
   },
@@ -188,7 +188,7 @@ const known = computed(
             ? BENDING_CAUTION
             : 'Sleeves differ: the maker says what a click does. Cutting graphite: dust mask.'
         }}
-        Measure again, and write down what it became.
+        Measure again, and enter what it became.
       </p>
     </template>
   </section>

@@ -5,16 +5,16 @@ import { cellChange } from '../sheet/cell-change';
 import { showCell } from '../sheet/sheet-columns';
 import { useSheet } from '../sheet/sheet-store';
 
-/** A text that could not be taken, and why. */
+/** A text that was refused, and why. */
 interface Complaint {
   text: string;
   reason: string;
 }
 
 /**
- * Cells of one club outside the grid: what each shows, and how what is typed is written down; a text that
- * cannot be taken stays where it was typed, with its reason.
- * @param of read anew whenever it is needed
+ * Cells of one club outside the grid: what each shows, and how what is typed is recorded; a text that is
+ * refused stays where it was typed, with its reason.
+ * @param of read again whenever it is needed
  */
 export function useClubCells(of: { club: () => ClubView; unit: () => DistanceUnit; takenOn: () => string }) {
   const store = useSheet();

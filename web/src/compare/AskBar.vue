@@ -5,7 +5,7 @@ import { computed } from 'vue';
 import NumberField from '../fields/NumberField.vue';
 import { keptMargin, marginBounds, marginsOf, shownMargin, unitOfMargin } from './margins';
 
-/** What builds are asked for, and how near is near enough; both go into the address. */
+/** The question about the builds, and how close is close enough; both go into the address. */
 const props = defineProps<{ question: Question; margins: Margins; unit: DistanceUnit }>();
 const emit = defineEmits<{ set: [query: Record<string, string>] }>();
 

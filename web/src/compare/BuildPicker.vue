@@ -4,7 +4,7 @@ import { counted, MAX_BUILDS } from '@tasche/core';
 import { shortDay } from '../app/day';
 import type { HitBuild } from './builds';
 
-/** The builds that were hit; the first one chosen is what the others are held against. */
+/** The builds that were hit; the first one chosen is what the others are compared with. */
 defineProps<{ builds: readonly HitBuild[]; chosen: readonly HitBuild[] }>();
 const emit = defineEmits<{ choose: [id: string] }>();
 </script>

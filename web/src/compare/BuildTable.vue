@@ -8,7 +8,7 @@ import type { ComparisonAnswer } from '../range/range-worker';
 import { heightUnit, plusMinusWords, speedNumber, speedUnit } from '../range/strike-units';
 import Hint from '../app/Hint.vue';
 
-/** The builds side by side, the one the others are held against first. */
+/** The builds side by side, the one the others are compared with first. */
 const props = defineProps<{
   summaries: readonly BuildSummary[];
   answer: Pick<ComparisonAnswer, 'points' | 'strokes'>;
@@ -73,7 +73,7 @@ const columns = computed((): DataColumn<BuildSummary>[] => [
     ...FIGURES,
     value: ({ id }) => strokes(id),
   },
-  { id: 'first', head: 'Against which the others are held', isActions: true },
+  { id: 'first', head: 'The one the others are compared with', isActions: true },
 ]);
 </script>
 

@@ -23,7 +23,10 @@ import { useComparisonAsked } from './use-comparison-asked';
 
 const FlightChart = defineAsyncComponent(() => import('../flight/FlightChart.vue'));
 
-/** Two to six builds on the same task: is one longer, does one match the old one, and how many more shots to know. */
+/**
+ * Two to six builds on the same task: is one longer, does one match the old one, and how many more shots to
+ * know.
+ */
 const props = defineProps<{ playerId: string }>();
 const store = useSheet();
 const range = useRangeOf(
@@ -68,7 +71,7 @@ const above = computed(() =>
     </PageHead>
     <LoadingRows v-if="range.state === 'loading'" />
     <NCard v-else-if="all.length === 0" class="empty">
-      <NEmpty :description="`Nothing was hit yet with a ${shot} swing.`">
+      <NEmpty :description="`No shots yet with a ${shot} swing.`">
         <template #extra
           ><RouterLink :to="{ name: 'range', params: { playerId } }">To the range</RouterLink></template
         >
@@ -85,7 +88,7 @@ const above = computed(() =>
         <AskBar :question="question" :margins="margins" :unit="unit" @set="set" />
         <NCard v-if="chosen.length < 2" class="empty">
           <NEmpty
-            description="Choose two or more on the left; the first one chosen is what the others are held against."
+            description="Choose two or more on the left; the first one chosen is what the others are compared with."
           />
         </NCard>
         <p v-else-if="answer?.refused" class="verdict warning">◆ {{ answer.refused }}</p>
@@ -128,7 +131,7 @@ const above = computed(() =>
           />
           <figure>
             <figcaption class="small quiet">
-              Where they came down in the player’s own air; a dashed ellipse is to hold
+              Where they came down in the player’s own air; a dashed ellipse should hold
               {{ HELD_SHARE * 10 }} of the next ten
             </figcaption>
             <FlightChart

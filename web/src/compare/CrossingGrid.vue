@@ -77,9 +77,7 @@ const effects = computed(() =>
         {{ effect.words }}{{ effect.told ? '' : ', not told apart' }}
       </li>
     </ul>
-    <p v-else class="small quiet">
-      What each part does by itself can be told once every field of the grid was hit.
-    </p>
+    <p v-else class="small quiet">The effect of each part is known once every cell of the grid has shots.</p>
   </section>
 </template>
 

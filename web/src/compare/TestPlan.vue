@@ -54,9 +54,9 @@ const print = () => {
   <section class="plan">
     <h2>A test day in random order</h2>
     <p class="small quiet">
-      Every round holds each of them once, in an order drawn anew: tiredness, wind and warming up fall on all
-      alike. A few shots a turn, so that nobody grooves a swing to one of them; with two, it comes out as
-      taking turns.
+      Each round has every one of them once, in a new random order, so that tiredness, wind and warming up
+      affect all of them alike. Only a few shots a turn, so that the swing does not adapt to one of them; with
+      two, this is taking turns.
     </p>
     <div class="bar no-print">
       <label class="small quiet"

@@ -23,7 +23,10 @@ export interface HitBuild {
 
 const PARTS = ['head', 'shaft', 'setting', 'loftDeg', 'lengthIn', 'ball'] as const;
 
-/** The build of a club on a day, with the ball of the session. What the sheet does not say of it is not part of it. */
+/**
+ * The build of a club on a day, with the ball of the session. What the sheet does not say of it is not part of
+ * it.
+ */
 function partsOf(spec: Spec, ball: string): BuildParts {
   return {
     head: textIn(spec, 'head'),

@@ -7,7 +7,9 @@ import { useSheet } from '../sheet/sheet-store';
 import { hitBuilds, type HitBuild } from './builds';
 import { marginsIn } from './margins';
 
-/** Which builds are compared, by which swing and question, and how their test is hit: all of it in the address. */
+/**
+ * Which builds are compared, by which swing and question, and how their test is hit: all of it in the address.
+ */
 export function useComparisonAsked(range: ReturnType<typeof useRangeOf>) {
   const store = useSheet();
   const route = useRoute();
@@ -53,7 +55,7 @@ export function useComparisonAsked(range: ReturnType<typeof useRangeOf>) {
     const next = ids.includes(id) ? ids.filter((one) => one !== id) : [...ids, id];
     set({ builds: next.length > 0 ? next.join(',') : undefined });
   }
-  /** Against the first of them all are held. */
+  /** All are compared with the first. */
   const makeFirst = (id: string) =>
     set({ builds: [id, ...chosen.value.map((build) => build.id).filter((one) => one !== id)].join(',') });
   /** Drivers race; everything else is to match. Any task can be asked of anything. */

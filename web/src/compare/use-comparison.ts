@@ -5,7 +5,7 @@ import type { useRangeOf } from '../range/range-store';
 import type { ComparisonAnswer } from '../range/range-worker';
 import type { HitBuild } from './builds';
 
-/** The chosen builds held against the first of them, by the range's worker; null while there are not two. */
+/** The chosen builds compared with the first of them, by the range's worker; null while there are not two. */
 export function useComparison(
   range: ReturnType<typeof useRangeOf>,
   asked: {

@@ -46,7 +46,9 @@ const drift = computed(() => shifts.value.find(({ there }) => Math.abs(there.lat
 const short = computed(
   () => props.clubs.length - shifts.value.length - props.clubs.filter((club) => !club.shots.full).length,
 );
-/** What is reported in that air and was not before, or no longer is; a step that is only less sure is counted. */
+/**
+ * What is reported in that air and was not before, or no longer is; a step that is only less sure is counted.
+ */
 const isReported = (step: StepReport) =>
   step.severity === 'error' || step.severity === 'warning' || step.word === 'either-or';
 const said = computed(() =>

@@ -40,7 +40,10 @@ export interface MovedRow {
   moved: Omit<MovedShot, 'launch'>;
 }
 
-/** A flight to be drawn: along, up and right of the line, metres, one after the other; then the run on the ground. */
+/**
+ * A flight to be drawn: along, up and right of the line, metres, one after the other; then the run on the
+ * ground.
+ */
 export interface FlightTrace {
   clubId: string;
   path: Float64Array;
@@ -155,8 +158,10 @@ const api = {
     return caddieAnswer(question, clubs, from, day, handicap);
   },
 
-  /** What a club of this kind and loft would carry for the player who owns these; null where nobody could say. */
-  foretell(
+  /**
+   * What a club of this kind and loft would carry for the player who owns these; null where it cannot be said.
+   */
+  predict(
     clubs: readonly LadderClub[],
     from: PlayingConditions,
     kind: ClubKind,

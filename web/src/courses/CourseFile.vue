@@ -23,7 +23,7 @@ const file = computed(() => readCourseText(props.from, props.course, lengthUnit.
 /** Lengths and pars are shown once all of them are read. */
 const isSound = computed(() => file.value.problems.length === 0);
 
-/** The place comes along where nobody has written it down. */
+/** The position is imported where none is recorded. */
 function take(): void {
   const { holes, tees, place } = file.value;
   const where =
@@ -41,7 +41,7 @@ function take(): void {
       }}<template v-if="isSound">, par {{ file.holes.reduce((sum, { par }) => sum + par, 0) }}</template>
     </h2>
     <label v-if="file.isUnitGuessed" class="bar small">
-      Lengths name no unit; they are in
+      The lengths have no unit; they are in
       <ChoiceField v-model:value="lengthUnit" label="Unit of the lengths" :options="UNITS" />
     </label>
     <div v-if="file.problems.length" role="alert">
@@ -58,17 +58,19 @@ function take(): void {
           .map((tee, t) => `${tee}, ${distanceNumber(courseLengthM(file, t), unit)} ${unit}`)
           .join('; ')
       }}.
-      <template v-if="file.isParGuessed">No par in it: each hole has what its length usually is.</template>
+      <template v-if="file.isParGuessed"
+        >No par in the file: each hole gets the par usual for its length.</template
+      >
     </p>
     <p v-if="file.passed.length" class="small quiet">
-      Passed over: {{ file.passed.slice(0, MAX_PASSED).join(', ')
+      Ignored: {{ file.passed.slice(0, MAX_PASSED).join(', ')
       }}<template v-if="file.passed.length > MAX_PASSED">
         and {{ file.passed.length - MAX_PASSED }} more</template
       >.
     </p>
     <div class="bar">
       <NButton :disabled="file.problems.length > 0" type="primary" @click="take">
-        Take it{{ course.holes.length ? ', in the place of the holes there are' : '' }}</NButton
+        Import it{{ course.holes.length ? ', replacing the present holes' : '' }}</NButton
       ><NButton @click="emit('leave')">Cancel</NButton>
     </div>
   </NCard>

@@ -23,13 +23,13 @@ const begin = (count: 9 | 18) => emit('holes', usualHoles(count, props.course.te
     class="empty"
     :description="
       isReadOnly
-        ? 'No holes are written down yet.'
-        : 'No holes are written down yet. Paste a scorecard here, bring a file, or begin with usual ones and type over them.'
+        ? 'No holes yet.'
+        : 'No holes yet. Paste a scorecard here, import a file, or start with usual ones and type over them.'
     "
   >
     <template v-if="!isReadOnly" #extra>
       <span class="bar">
-        <NButton type="primary" @click="begin(18)">Begin with eighteen usual ones</NButton>
+        <NButton type="primary" @click="begin(18)">Start with eighteen usual holes</NButton>
         <NButton @click="begin(9)">Nine</NButton>
       </span></template
     >

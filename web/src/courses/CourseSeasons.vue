@@ -38,7 +38,7 @@ function apply(id: string): void {
 <template>
   <section class="seasons" aria-label="Seasons">
     <label v-if="templates.length && !isReadOnly" class="small quiet"
-      >Put a template on this course
+      >Apply a template to this course
       <ChoiceField
         value=""
         label="Template"
@@ -86,7 +86,7 @@ function apply(id: string): void {
     </NCard>
     <p v-if="course.seasons.length === 0" class="quiet">
       No season yet<template v-if="!isReadOnly"
-        >: put a template on, and change what is different here</template
+        >: apply a template, and change what is different here</template
       >.
     </p>
   </section>

@@ -104,7 +104,7 @@ const undo = useUndo();
       Courses
       <template #says>
         <p class="quiet small">
-          Holes, tees and seasons; what a round asks is worked out from them.
+          Holes, tees and seasons; the shots of a round are worked out from them.
           <RouterLink to="/seasons">Season templates</RouterLink>.
           <template v-if="!mayEdit">{{ ' ' }}You can read them; a rep changes them.</template>
         </p>
@@ -121,7 +121,7 @@ const undo = useUndo();
     <LoadingRows v-else-if="store.state !== 'ready'" :rows="6" :px="26" />
     <NEmpty
       v-else-if="store.courses.length === 0"
-      description="No course is written down yet. Add one, then paste its scorecard, bring a file (a map as GeoJSON, a yardage list as CSV), or type the holes."
+      description="No courses yet. Add one, then paste its scorecard, import a file (a map as GeoJSON, a yardage list as CSV), or type the holes."
     />
     <NotThere v-else-if="!course" title="This course is not here" says="It may have been deleted.">
       <LinkButton to="/courses">All courses</LinkButton>
@@ -155,7 +155,7 @@ const undo = useUndo();
         </NButton>
         <span class="space" />
         <FileField v-if="mayEdit" label="File of a course" accept=".geojson,.json,.csv,.txt" @file="bring"
-          >Bring a file…</FileField
+          >Import a file…</FileField
         >
         <template v-if="course.holes.length"
           ><NButton @click="saveCourseFile(course, 'geojson', unit)" size="small">Save as GeoJSON</NButton

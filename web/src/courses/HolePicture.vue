@@ -4,8 +4,8 @@ import { computed } from 'vue';
 import { compassPoint } from './ground-words';
 
 /**
- * A hole seen from above, its first tee below and its green above, true to distance along; and all holes as they
- * lie to the compass.
+ * A hole seen from above, its first tee below and its green above, true to distance along; and all holes as
+ * they lie to the compass.
  */
 const props = defineProps<{ holes: readonly Hole[]; active: number; unit: DistanceUnit }>();
 const emit = defineEmits<{ active: [hole: number] }>();
@@ -147,9 +147,7 @@ const unknown = computed(() =>
     </svg>
     <p v-if="unknown.length" class="small quiet">
       No bearing known of {{ unknown.length === holes.length ? 'any hole' : `hole ${unknown.join(', ')}` }}:
-      {{
-        unknown.length > 1 ? 'these are taken to go round evenly' : 'it is taken from a turn of the compass'
-      }}.
+      {{ unknown.length > 1 ? 'these are assumed to go round evenly' : 'it is assumed' }}.
     </p>
   </figure>
 </template>

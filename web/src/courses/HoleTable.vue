@@ -68,7 +68,7 @@ function paste(event: ClipboardEvent, hole: number, column: number): void {
         problem.value = {
           hole: hole + r,
           column: target.id,
-          text: `Row ${r + 1} of what was pasted: ${read.problem}; nothing was taken.`,
+          text: `Row ${r + 1} of what was pasted: ${read.problem}; nothing was pasted.`,
         };
         return;
       }

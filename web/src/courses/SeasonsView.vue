@@ -20,7 +20,10 @@ import GroundFields from './GroundFields.vue';
 import SeasonYear from './SeasonYear.vue';
 import { MONTH_NAMES } from './month-names';
 
-/** What a season does to any course: air, turf, rough. Put on a course, it takes on that course's grass and sand. */
+/**
+ * What a season does to any course: air, turf, rough. Put on a course, it takes on that course's grass and
+ * sand.
+ */
 const store = useSchedule();
 const settings = useSettings();
 const unit = computed<DistanceUnit>(() => settings.unitFor('m'));
@@ -78,7 +81,7 @@ const undo = useUndo();
       <template #breadcrumb><Breadcrumb :pages="[{ label: 'Courses', to: '/courses' }]" /></template>
       <template #says>
         <p class="quiet small">
-          What a season does to any course. On a course it takes on the course’s own grass and sand, and may
+          What a season does to any course. Applied to a course it takes that course’s grass and sand, and can
           be changed there.
           <template v-if="!mayEdit">You can read them; a rep changes them.</template>
         </p>

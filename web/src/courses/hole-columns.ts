@@ -63,7 +63,7 @@ export function readHazards(text: string, unit: DistanceUnit): readonly Hazard[]
       };
     found.push({ kind, side, fromM: tenth(fromM), toM: tenth(toM) });
   }
-  return found.length > 12 ? { problem: 'a hole takes at most 12' } : found;
+  return found.length > 12 ? { problem: 'a hole has at most 12 hazards' } : found;
 }
 
 export function hazardWords(hazards: readonly Hazard[], unit: DistanceUnit): string {
@@ -166,7 +166,7 @@ export function holeColumns(tees: readonly string[], unit: DistanceUnit): HoleCo
       },
     },
     metres('elevationChangeM', 'Rise', `The green above the first tee, ${unit}`),
-    metres('corridorM', 'Corridor', `Width of what a tee shot may come down on, ${unit}`),
+    metres('corridorM', 'Corridor', `Width of the area a tee shot may land in, ${unit}`),
     metres('greenM', 'Green', `Depth of the green, ${unit}`),
     words('front', 'Front', `What lies before the green: ${FRONTS.join(', ')}`, FRONTS),
     words('slope', 'Slope', `The green's tilt as the player sees it: ${SLOPES.join(', ')}`, SLOPES),

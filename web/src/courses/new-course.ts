@@ -1,7 +1,7 @@
 import type { CourseDetails } from '@tasche/contract';
 import { usualHole, type Hole } from '@tasche/core';
 
-/** A course nobody has written anything down of yet, under a name that is free. */
+/** An empty new course, under a free name. */
 export function newCourse(taken: readonly string[]): CourseDetails {
   let name = 'New course';
   for (let n = 2; taken.includes(name); n++) name = `New course ${n}`;

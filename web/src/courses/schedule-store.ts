@@ -13,7 +13,10 @@ import { request } from '../api/request';
 import { useOutbox } from '../changes/outbox';
 import { useUndo, type UndoScope } from '../changes/undo-stack';
 
-/** Whose changes of courses, seasons and events are, in the outbox: no player's. The word is in what browsers keep. */
+/**
+ * Whose changes of courses, seasons and events are, in the outbox: no player's. The word is in what browsers
+ * keep.
+ */
 const NOBODY = 'circuit';
 /** What the server's answer is held under. */
 export const SCHEDULE_KEY = ['schedule'] as const;

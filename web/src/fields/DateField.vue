@@ -5,8 +5,8 @@ import { computed, onMounted, ref, useAttrs, watch } from 'vue';
 import { dayFormat, readDay } from './read-day';
 
 /**
- * A day, picked from a calendar or typed in any way the app prints one. Says what is wrong with a day it
- * cannot read, and keeps it.
+ * A day, picked from a calendar or typed in any way the app prints one. Reports a day it cannot read, and keeps
+ * the text.
  */
 const props = defineProps<{
   /** YYYY-MM-DD, or empty. */
@@ -43,7 +43,7 @@ function fault(day: string): string {
 
 function onInput(event: Event): void {
   typed.value = (event.target as HTMLInputElement).value;
-  // A complaint goes as soon as the day is mended, so that nothing moves under a press that leaves the field.
+  // The error goes as soon as the day is fixed, so that nothing moves while a press leaves the field.
   const day = readDay(typed.value, locale);
   if (day && !fault(day)) complaint.value = '';
 }
@@ -54,11 +54,13 @@ function leave(): void {
   const text = typed.value.trim();
   if (text === '') {
     if (props.optional) take('');
-    else complaint.value = `${props.label}: which day?`;
+    else complaint.value = `${props.label}: choose a date`;
     return;
   }
   const day = readDay(text, locale);
-  complaint.value = day ? fault(day) : `${props.label}: "${text}" is no day; write ${words('2026-09-01')}`;
+  complaint.value = day
+    ? fault(day)
+    : `${props.label}: "${text}" is not a date; write ${words('2026-09-01')}`;
   if (day && !complaint.value) take(day);
 }
 

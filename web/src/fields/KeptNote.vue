@@ -3,13 +3,13 @@ import { NButton } from 'naive-ui';
 
 /** Above a form that holds what was half written before the page was left. */
 defineProps<{ kept: boolean }>();
-defineEmits<{ anew: [] }>();
+defineEmits<{ startOver: [] }>();
 </script>
 
 <template>
   <p v-if="kept" class="kept-note quiet small" role="status">
     As you left it, not saved yet.
-    <NButton text size="small" type="primary" @click="$emit('anew')">Begin anew</NButton>
+    <NButton text size="small" type="primary" @click="$emit('startOver')">Start over</NButton>
   </p>
 </template>
 

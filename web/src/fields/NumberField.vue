@@ -7,8 +7,8 @@ import { useReadOnly } from './read-only';
 
 /**
  * A number with its unit, typed with a decimal comma or point; the arrows up and down step it. The component
- * library's number field by itself silently puts back or clamps what it does not like; here it always shows what
- * was typed, and a number out of bounds stays, with the reason below it, until it is mended.
+ * library's number field by itself silently resets or clamps values it does not accept; here it always shows
+ * what was typed, and a number out of bounds stays, with the reason below it, until it is fixed.
  */
 const props = withDefaults(
   defineProps<{
@@ -61,7 +61,7 @@ function withoutUnit(written: string): string {
   const own = [unit, unit.split(' ')[0]!].find((word) => written.toLowerCase().endsWith(word));
   return own ? written.slice(0, -own.length).trim() : written;
 }
-/** Of numbers as large as this a comma before three digits may be one of thousands. */
+/** Of numbers as large as this a comma before three digits may separate thousands. */
 const THOUSANDS = 1000;
 function readTyped(written: string) {
   const isTyped = written !== shown(props.value);

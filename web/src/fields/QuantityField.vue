@@ -12,7 +12,7 @@ import TextField from './TextField.vue';
 const props = defineProps<{
   quantityKey: QuantityKey;
   value: number | string | null;
-  /** The quantity's own name where nothing is said. */
+  /** The quantity's own name where it is not given. */
   label?: string;
   disabled?: boolean;
 }>();

@@ -17,7 +17,7 @@ const props = defineProps<{
   disabled?: boolean;
   readonly?: boolean;
   maxlength?: string | number;
-  /** What is typed was refused: the field stands out until it is mended. */
+  /** What is typed was refused: the field stands out until it is fixed. */
   bad?: boolean;
   size?: 'small' | 'medium';
   /** Takes the focus as soon as it is there. */
@@ -56,7 +56,7 @@ function leave(): void {
   typing.value = false;
 }
 
-// The page goes before the field is left. Sentences are written down as far as they go; half a name or a number
+// The page closes before the field is left. Sentences are recorded as far as they go; half a name or a number
 // would mean another one.
 useEventListener(window, 'pagehide', () => {
   if (props.rows) leave();

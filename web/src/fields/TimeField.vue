@@ -3,7 +3,10 @@ import { readClock } from '@tasche/contract';
 import { ref } from 'vue';
 import TextField from './TextField.vue';
 
-/** A time of the day as people write one: "8:40", "840", "1:15 pm". Says what it cannot read, and keeps it. */
+/**
+ * A time of the day as people write one: "8:40", "840", "1:15 pm". Reports what it cannot read, and keeps the
+ * text.
+ */
 const props = defineProps<{
   /** "08:40", or empty. */
   value: string;
@@ -14,13 +17,13 @@ const emit = defineEmits<{ 'update:value': [time: string] }>();
 const complaint = ref('');
 
 const read = (text: string) => (text.trim() === '' ? '' : readClock(text));
-/** A complaint goes as soon as the time is mended, so that nothing moves under a press that leaves the field. */
-function mend(text: string): void {
+/** The error goes as soon as the time is fixed, so that nothing moves while a press leaves the field. */
+function complete(text: string): void {
   if (read(text) !== undefined) complaint.value = '';
 }
 function write(text: string): void {
   const time = read(text);
-  complaint.value = time === undefined ? `${props.label}: "${text.trim()}" is no time; write 8:40` : '';
+  complaint.value = time === undefined ? `${props.label}: "${text.trim()}" is not a time; write 8:40` : '';
   if (time !== undefined && time !== props.value) emit('update:value', time);
 }
 </script>
@@ -34,7 +37,7 @@ function write(text: string): void {
       maxlength="12"
       :bad="complaint !== ''"
       :readonly="readonly"
-      @update:value="mend"
+      @update:value="complete"
       @write="write"
     />
     <span v-if="complaint" class="verdict error small" role="alert">■ {{ complaint }}</span>

@@ -4,7 +4,7 @@ import { zoneSchema } from '@tasche/contract';
 import { computed, ref, watch } from 'vue';
 import { zonesLike } from './time-zones';
 
-/** A time zone by part of its name: "oslo", "new york". Says what it does not know, and keeps it. */
+/** A time zone by part of its name: "oslo", "new york". Reports a zone it does not know, and keeps the text. */
 const props = defineProps<{
   /** An IANA name, or empty. */
   value: string;
@@ -27,14 +27,14 @@ function read(text: string): string | undefined {
   const zone = only.length === 1 ? only[0]! : text.trim().replace(/ /g, '_');
   return zone === '' || zoneSchema.isValidSync(zone) ? zone : undefined;
 }
-/** A complaint goes as soon as the zone is mended, so that nothing moves under a press that leaves the field. */
+/** The error goes as soon as the zone is fixed, so that nothing moves while a press leaves the field. */
 watch(typed, (text) => {
   if (read(text) !== undefined) complaint.value = '';
 });
 function take(text: string): void {
   const zone = read(text);
   complaint.value =
-    zone === undefined ? `${props.label}: "${text.trim()}" is none; write a city, like Oslo` : '';
+    zone === undefined ? `${props.label}: "${text.trim()}" is not a time zone; write a city, like Oslo` : '';
   if (zone === undefined) return;
   typed.value = zone;
   if (zone !== props.value) emit('update:value', zone);

@@ -1,8 +1,8 @@
 import { computed, useAttrs, type ComputedRef } from 'vue';
 
 /**
- * What a field was given beside its properties, in two parts: layout and focus belong to the whole field, the rest
- * (aria, inputmode, title, data, keys) to the element one types in.
+ * What a field was given beside its properties, in two parts: layout and focus belong to the whole field, the
+ * rest (aria, inputmode, title, data, keys) to the element one types in.
  */
 export function useFieldAttrs(): {
   outer: ComputedRef<Record<string, unknown>>;

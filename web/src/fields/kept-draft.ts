@@ -1,10 +1,10 @@
 import { ref, watch } from 'vue';
 import { signedIn } from '../api/signed-in';
 
-/** Where what is half written is kept in this tab, for whoever is signed in and nobody else. */
+/** Where what is half written is kept in this tab, for the person who is signed in only. */
 export const keyOfDraft = (form: string) => `tasche.form/${signedIn.value?.personId ?? ''}/${form}`;
 
-/** Whether something half written waits in this tab for a form. */
+/** Whether this tab keeps a half-written draft of a form. */
 export function isDraftKept(form: string): boolean {
   return sessionStorage.getItem(keyOfDraft(form)) !== null;
 }
@@ -21,8 +21,9 @@ export function wholeDraft<Draft extends object>(draft: Draft): Written<Draft> {
 }
 
 /**
- * What is half written in a form outlives a reload and leaving the page: it is kept in this tab until it is saved or
- * given up. A form that begins from something else than it did then (a row that was changed since) begins anew.
+ * A half-written form survives a reload and leaving the page: its draft is kept in this tab until it is saved
+ * or given up. A form that begins from something else than it did then (a row that was changed since) begins
+ * again.
  * @param form which one, and what it is about: `ticket/<player>/new`
  */
 export function useKeptDraft<Kept>(form: string, written: Written<Kept>) {
@@ -42,7 +43,7 @@ export function useKeptDraft<Kept>(form: string, written: Written<Kept>) {
       if (now === begun) sessionStorage.removeItem(key);
       else sessionStorage.setItem(key, JSON.stringify({ begun, typed: now }));
     } catch {
-      // A browser that keeps nothing more: the form goes on without.
+      // The browser's storage is full: the form works without.
     }
   });
 
@@ -57,11 +58,11 @@ export function useKeptDraft<Kept>(form: string, written: Written<Kept>) {
   return {
     wasKept,
     /** Puts the form back to what it began with. */
-    beginAnew(): void {
+    startOver(): void {
       written.write(JSON.parse(begun) as Kept);
       wasKept.value = false;
     },
-    /** It was saved, or given up: nothing of it is kept. */
+    /** It was saved or given up: the draft is deleted. */
     end(): void {
       stop();
       sessionStorage.removeItem(key);

@@ -33,7 +33,7 @@ export function dayFormat(locale: string): string {
 
 /**
  * The day a reader wrote, as YYYY-MM-DD: "1 Sep 2026", "1.9.26", "9/1/2026" where the month comes first,
- * "2026-09-01", or without a year for this one. Null for what is no day.
+ * "2026-09-01", or without a year for this one. Null for what is not a date.
  */
 export function readDay(text: string, locale: string, now = new Date()): string | null {
   const written = text
@@ -46,7 +46,7 @@ export function readDay(text: string, locale: string, now = new Date()): string 
   const formats = [...PLAIN_FORMATS, ...(monthComesFirst(locale) ? MONTH_FIRST : DAY_FIRST)];
   for (const one of formats) {
     const day = parse(written, one, now);
-    // A year of three digits, or of the first century, is a slip of the fingers.
+    // A year of three digits, or of the first century, is a typing error.
     if (isValid(day) && day.getFullYear() >= 1900 && day.getFullYear() <= 2200) return format(day, STORED);
   }
   return null;

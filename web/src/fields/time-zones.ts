@@ -1,6 +1,8 @@
 const MAX_SHOWN = 20;
 
-/** Time zones whose name holds what was typed, those that begin a word with it first; none for an empty text. */
+/**
+ * Time zones whose name holds what was typed, those that begin a word with it first; none for an empty text.
+ */
 export function zonesLike(text: string): string[] {
   const wanted = text.trim().toLowerCase().replace(/\s+/g, '_');
   if (wanted === '') return [];

@@ -63,7 +63,8 @@ export function useForm<Draft extends object>(
     } catch {
       return;
     }
-    // A field may hold text that is no day, time or zone: its draft is the value before it, which nobody means.
+    // A field may hold text that is not a date, time or zone: its draft is the value before it, which is not
+    // meant.
     await nextTick();
     const root = form.value?.$el as HTMLElement | undefined;
     const unread = root?.querySelector<HTMLElement>('[aria-invalid="true"]');

@@ -1,4 +1,4 @@
-/** A download has begun by then. */
+/** By then the download has started. */
 const DOWNLOAD_MS = 10_000;
 
 /** Saves a text as a file of the reader's machine. */

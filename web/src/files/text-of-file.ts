@@ -18,20 +18,20 @@ function encodingOf(bytes: Uint8Array, isPart: boolean): FileEncoding {
 
 /**
  * The text of bytes, and the encoding it was in.
- * @throws Error where they are no text
+ * @throws Error where they are not text
  */
 export function textOfBytes(bytes: Uint8Array, isPart = false): { text: string; encoding: FileEncoding } {
   if (bytes.length === 0) throw new Error('The file is empty.');
   // What workbooks are packed in.
   if (bytes[0] === 0x50 && bytes[1] === 0x4b)
-    throw new Error('This is a workbook or an archive: save the sheet as CSV, and bring that.');
+    throw new Error('This is a workbook or an archive: save the sheet as CSV, and import that.');
   const encoding = encodingOf(bytes, isPart);
   const text = new TextDecoder(encoding).decode(bytes);
-  if (isNoText(text)) throw new Error('This is no text: not a CSV file, or in an encoding nobody reads.');
+  if (isNoText(text)) throw new Error('This is not a text file, or it is in an unknown encoding.');
   return { text, encoding };
 }
 
-/** The whole text of a file. @throws Error where it is none */
+/** The whole text of a file. @throws Error where it is not text */
 export async function textOfFile(file: File): Promise<string> {
   return textOfBytes(new Uint8Array(await file.arrayBuffer())).text;
 }

@@ -35,7 +35,7 @@ watch(
 
 <template>
   <p v-if="problem" class="verdict warning small">◆ {{ problem }}</p>
-  <!-- The picture is ECharts' own text; it escapes the names in it, and a test holds it to that. -->
+  <!-- The picture is ECharts' own text; it escapes the names in it, and a test checks that. -->
   <!-- eslint-disable vue/no-v-html -->
   <div
     ref="box"

@@ -33,7 +33,9 @@ export function colourOf(i: number, of: number, ink: ChartInk): string {
   return of <= ink.lines.length ? ink.lines[i % ink.lines.length]! : ink.lines[0]!;
 }
 
-/** One deviation about the mean of a spread's landing points: the ellipse of their covariance, along and across. */
+/**
+ * One deviation about the mean of a spread's landing points: the ellipse of their covariance, along and across.
+ */
 export function landingEllipse(shots: Float64Array, steps = 48): Point[] {
   const count = shots.length / 3;
   let [x, z] = [0, 0];

@@ -6,7 +6,9 @@ import { conditionsWorker } from '../conditions/worker-link';
 /** Work that takes longer is said to be under way. */
 const BUSY_MS = 300;
 
-/** The flights of clubs in some air and off some lie, worked out anew by the worker whenever either changes. */
+/**
+ * The flights of clubs in some air and off some lie, worked out again by the worker whenever either changes.
+ */
 export function useFlights(
   clubs: Readonly<Ref<readonly LadderClub[]>>,
   setting: Readonly<Ref<PlayingConditions | null>>,

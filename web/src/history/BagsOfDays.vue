@@ -19,7 +19,7 @@ const rows = computed(() =>
     return { id, was, is, isOut: after === null, isIn: then === null };
   }),
 );
-const balls = computed(() => [props.then.ball, props.after.ball].map((ball) => ball ?? 'not written down'));
+const balls = computed(() => [props.then.ball, props.after.ball].map((ball) => ball ?? 'not recorded'));
 const isOtherBall = computed(() => props.then.ball !== props.after.ball);
 </script>
 

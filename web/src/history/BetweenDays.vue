@@ -24,7 +24,7 @@ import { factWords, readingName } from './fact-words';
  * why; and the way back.
  */
 const props = defineProps<{ playerId: string; unit: DistanceUnit }>();
-/** All of it has its place: what stands below moves no more. */
+/** All of it is laid out: what is below does not move any more. */
 const emit = defineEmits<{ settled: [] }>();
 const store = useSheet();
 const schedule = useSchedule();
@@ -86,7 +86,7 @@ const bag = computed(() => {
     afterName: after.gamer?.name,
   };
 });
-/** Of a club that was not written down at all, one line says so. */
+/** Of a club that was not recorded at all, one line says so. */
 const isNew = computed(() => {
   const known = new Set(differences.value.flatMap((one) => (one.before ? [one.clubId] : [])));
   const unknownThen = new Set(
@@ -163,7 +163,7 @@ const putting = ref(false);
       <Fold v-if="days.then.gamer || days.after.gamer" starts-open>
         <template #head>
           Both bags side by side
-          <span v-if="days.then.ball !== days.after.ball" class="quiet small">and another ball</span>
+          <span v-if="days.then.ball !== days.after.ball" class="quiet small">and a different ball</span>
         </template>
         <BagsOfDays :then="days.then" :after="days.after" :unit="unit" />
       </Fold>
@@ -194,7 +194,7 @@ const putting = ref(false);
         </template>
       </DataTable>
       <p v-if="newClubs.length > 0" class="new">
-        Written down since:
+        Recorded since:
         <template v-for="([id, name], i) in newClubs" :key="id"
           >{{ i ? ', ' : ''
           }}<RouterLink :to="{ name: 'club-life', params: { playerId, clubId: id } }">{{
@@ -202,9 +202,7 @@ const putting = ref(false);
           }}</RouterLink></template
         >.
       </p>
-      <p v-if="changed.length + newClubs.length === 0" class="quiet">
-        No club is built or carries otherwise.
-      </p>
+      <p v-if="changed.length + newClubs.length === 0" class="quiet">No club’s build or carry differs.</p>
     </template>
   </section>
 </template>

@@ -79,10 +79,7 @@ const count = (kind: LifeEntry['kind']) => entries.value.filter((entry) => entry
         >{{ label }} {{ count(kind) }}</NButton
       >
     </p>
-    <NEmpty
-      v-if="life && entries.length === 0"
-      description="Nothing has been written down of this club yet."
-    />
+    <NEmpty v-if="life && entries.length === 0" description="Nothing is recorded about this club yet." />
     <ol class="entries">
       <li v-for="(entry, i) in shown" :key="entry.key">
         <span class="quiet day">{{

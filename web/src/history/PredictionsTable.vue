@@ -22,7 +22,7 @@ const columns = computed((): DataColumn<PredictionOfDay>[] => [
   {
     id: 'within',
     head: 'Within its range',
-    hint: 'order by how far outside its range it came',
+    hint: 'order by how far outside its range it was',
     value: (one) => Math.abs(one.foundM - one.expectedM) / one.deviationM,
   },
   { id: 'basis', head: 'The carry was', value: ({ basis }) => BASIS_WORDS[basis], isLong: true },
@@ -37,7 +37,7 @@ const strip = (place: number) => ENDS_PX[0] + place * (ENDS_PX[1] - ENDS_PX[0]);
 
 <template>
   <DataTable
-    caption="What was expected, and what came"
+    caption="What was expected, and what happened"
     :columns="columns"
     :rows="predictions"
     :row-key="(one) => `${one.day} ${one.clubId}`"

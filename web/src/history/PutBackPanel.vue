@@ -9,7 +9,10 @@ import LinkButton from '../app/LinkButton.vue';
 import { useSheet } from '../sheet/sheet-store';
 import { factWords, readingName } from './fact-words';
 
-/** What it takes to have everything as it was: what is done at once, what the bench must do, and what cannot be had. */
+/**
+ * What it takes to restore everything: what is done at once, what the bench must do, and what cannot be
+ * restored.
+ */
 const props = defineProps<{ then: DayView; unit: DistanceUnit }>();
 const emit = defineEmits<{ leave: [] }>();
 const store = useSheet();

@@ -89,15 +89,14 @@ const rounds = computed(() => roundsPlayed(store.sheet!, schedule.events, schedu
       Season review
       <template #breadcrumb><Breadcrumb :pages="pagesAbove(store.sheet!.player, 'history')" /></template>
       <template #says>
-        <p class="quiet small">What was expected, and what came.</p>
+        <p class="quiet small">What was expected, and what happened.</p>
       </template>
       <template #actions>
-        <ChoiceField :value="days" label="Looked back on" :options="SPANS" @update:value="setDays" />
+        <ChoiceField :value="days" label="Period" :options="SPANS" @update:value="setDays" />
       </template>
     </PageHead>
     <p v-if="share !== null" class="bar small" role="status">
-      <WorkProgress :share="share" /> Going back over {{ counted(review?.days.length ?? 0, 'day') }} with
-      shots…
+      <WorkProgress :share="share" /> Reviewing {{ counted(review?.days.length ?? 0, 'day') }} with shots…
       <NButton size="small" @click="stop">Cancel</NButton>
     </p>
     <ProblemLine :text="problem"> <NButton size="small" @click="load">Try again</NButton></ProblemLine>
@@ -109,13 +108,13 @@ const rounds = computed(() => roundsPlayed(store.sheet!, schedule.events, schedu
       </p>
       <NEmpty
         v-else-if="share === null && review"
-        description="Nothing was hit in this time with a club whose carry was expected before. Hit a session on the Range, or look back farther."
+        description="In this time no club with an expected carry was hit. Hit a session on the Range, or look back further."
       />
       <p v-if="review?.more" class="verdict warning small">
-        ◆ Only the newest {{ review.days.length }} days with shots are gone back over.
+        ◆ Only the newest {{ review.days.length }} days with shots are reviewed.
       </p>
       <p v-if="hasMoreShots" class="verdict warning small">
-        ◆ Only the newest {{ digits(MAX_STRIKES_ANSWERED) }} shots are gone back over.
+        ◆ Only the newest {{ digits(MAX_STRIKES_ANSWERED) }} shots are reviewed.
       </p>
       <DataTable
         v-if="byBasis.length > 1"
@@ -139,8 +138,8 @@ const rounds = computed(() => roundsPlayed(store.sheet!, schedule.events, schedu
       </DataTable>
       <PredictionsTable v-if="predictions.length" :predictions="predictions" :unit="unit" />
       <p v-if="predictions.length" class="quiet small foot">
-        Expected: what the sheet or the player’s curve said the evening before, with the range that was to
-        hold 95 of 100 such means. Came: the mean of that day’s full shots, in the air the carries are known
+        Expected: what the sheet or the player’s curve said the evening before, with the range that should
+        hold 95 of 100 such means. Actual: the mean of that day’s full shots, in the air the carries are known
         in. Clubs of one day share its ball and its monitor.
       </p>
     </section>

@@ -26,7 +26,7 @@ const draft = reactive({
   bagId: props.round ? (props.round.bagId ?? NONE) : (store.gamer?.id ?? NONE),
   name: props.round?.name ?? '',
 });
-const { wasKept, beginAnew, end } = useKeptDraft(
+const { wasKept, startOver, end } = useKeptDraft(
   `round/${store.sheet!.player.id}/${props.round ? 'edit' : 'new'}`,
   wholeDraft(draft),
 );
@@ -35,11 +35,11 @@ const { rules, submit } = useForm(draft, {
   name: { label: 'Name of the round', schema: roundPlayedDetails.name },
 });
 const courses = computed(() => [
-  { value: NONE, label: 'none of ours' },
+  { value: NONE, label: 'another course' },
   ...schedule.courses.map(({ id, name }) => ({ value: id, label: name })),
 ]);
 const bags = computed(() => [
-  { value: NONE, label: 'nobody knows' },
+  { value: NONE, label: 'not known' },
   ...store.sheet!.bags.map(({ id, name, gamer }) => ({
     value: id,
     label: gamer ? `${name}, the gamer` : name,
@@ -58,7 +58,7 @@ const leave = () => {
 
 <template>
   <NCard class="form">
-    <KeptNote :kept="wasKept" @anew="beginAnew" />
+    <KeptNote :kept="wasKept" @start-over="startOver" />
     <NForm ref="form" :model="draft" :rules="rules" size="small" @submit.prevent="submit(save)">
       <NFormItem label="Day" path="playedOn">
         <DateField v-model:value="draft.playedOn" label="Day" :max="today()" />
@@ -78,7 +78,7 @@ const leave = () => {
         />
       </NFormItem>
       <p class="bar">
-        <NButton type="primary" attr-type="submit">{{ round ? 'Save the round' : 'Write it down' }}</NButton>
+        <NButton type="primary" attr-type="submit">{{ round ? 'Save the round' : 'Save' }}</NButton>
         <NButton @click="leave">Cancel</NButton>
       </p>
     </NForm>

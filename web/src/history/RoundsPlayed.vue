@@ -24,7 +24,7 @@ import { useSheet } from '../sheet/sheet-store';
 import RoundForm from './RoundForm.vue';
 
 /**
- * Rounds somebody wrote something down about, of events and by themselves: how often clubs are hit, what the
+ * Recorded rounds, of events and by themselves: how often clubs are hit, what the
  * player said, what to keep.
  */
 const props = defineProps<{ playerId: string }>();
@@ -105,7 +105,7 @@ const columns: DataColumn<(typeof rounds.value)[number]>[] = [
   { id: 'round', head: 'Round', isLong: true, value: ({ name }) => name },
   {
     id: 'said',
-    head: 'Said of it',
+    head: 'What the player said',
     isLong: true,
     value: ({ says, keep }) => [says, keep && `keep: ${keep}`].filter(Boolean).join(' '),
   },
@@ -118,13 +118,12 @@ const columns: DataColumn<(typeof rounds.value)[number]>[] = [
     <div class="head">
       <h2>Rounds played</h2>
       <NButton v-if="!adding && store.may('addRoundPlayed')" size="small" @click="adding = true"
-        >Write a round down…</NButton
+        >Add a round…</NButton
       >
     </div>
     <RoundForm v-if="adding" @save="add" @leave="adding = false" />
     <p v-if="rounds.length === 0 && !adding" class="quiet small">
-      None is written down yet. What was hit from where shows how often clubs are hit, and what a course asks
-      for.
+      No rounds yet. What was hit from where shows how often each club is hit, and what a course asks for.
     </p>
     <DataTable
       v-if="rounds.length > 0"
@@ -194,7 +193,7 @@ const columns: DataColumn<(typeof rounds.value)[number]>[] = [
         ◆ Never hit in the rounds it was counted in: {{ never.map(({ clubId }) => name(clubId)).join(', ') }}.
       </p>
       <NButton v-if="differing.length > 0 && store.may('editRoundPlayed')" size="small" @click="write"
-        >Write the hits a round into the sheet</NButton
+        >Save hits per round to the sheet</NButton
       >
     </template>
   </section>

@@ -42,7 +42,7 @@ const columns: DataColumn<Swap>[] = [
     <template #gain="{ row }">{{ gainWords(gains.get(row.id)) }}</template>
     <template #since="{ row }">
       <span v-for="{ id, name } in row.ins" :key="id" class="since small">
-        {{ name }}: {{ sinceWords(row, id, predictions, rounds, unit) || 'nothing heard of it since' }}
+        {{ name }}: {{ sinceWords(row, id, predictions, rounds, unit) || 'not hit since' }}
       </span>
     </template>
   </DataTable>

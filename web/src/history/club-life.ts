@@ -16,7 +16,7 @@ import { factWords, readingName } from './fact-words';
 export interface LifeEntry {
   key: string;
   kind: 'build' | 'reading' | 'session' | 'bag' | 'ticket';
-  /** YYYY-MM-DD; empty where nobody knows. */
+  /** YYYY-MM-DD; empty where not known. */
   day: string;
   title: string;
   text: string;
@@ -29,7 +29,7 @@ const BUILD_KEYS: ReadonlySet<ReadingKey> = new Set(
 );
 
 /**
- * Everything that happened to a club in order, the newest first. What was written down of one day by one
+ * Everything that happened to a club in order, the newest first. What was recorded of one day by one
  * person is one entry.
  */
 export function clubLife(
@@ -98,7 +98,7 @@ function readingEntries(rows: readonly ReadingView[], unit: DistanceUnit): LifeE
   for (const { id, key, value, takenOn, who, why, undone } of rows) {
     if (undone) continue;
     const kind = BUILD_KEYS.has(key) ? 'build' : 'reading';
-    const title = kind === 'build' ? 'Build:' : quantityOf(key) ? 'Written down:' : 'Carry:';
+    const title = kind === 'build' ? 'Build:' : quantityOf(key) ? 'Recorded:' : 'Carry:';
     const groupKey = `${title} ${takenOn} ${who} ${why}`;
     const said = `${readingName(key)} ${factWords(key, value, unit)}`;
     const known = entries.get(groupKey);

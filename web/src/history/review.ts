@@ -16,7 +16,7 @@ export interface PredictionOfDay extends Prediction {
 export const BASIS_WORDS: Readonly<Record<PredictionBasis, string>> = {
   measured: 'measured before',
   stated: 'stated',
-  moved: 'measured, then bent or built anew',
+  moved: 'measured, then bent or rebuilt',
   modelled: 'never measured: modelled',
 };
 

@@ -30,7 +30,7 @@ export function useSwapGains(
         type: 'module',
         name: 'usual round',
       });
-      // What cannot be worked out is left unsaid.
+      // What cannot be worked out is left out.
       const found = await wrap<UsualRoundWorker>(worker)
         .gains(
           usual,

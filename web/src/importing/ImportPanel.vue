@@ -13,7 +13,7 @@ import { factWords, readingName } from '../history/fact-words';
 import type { PastedTable } from '../sheet/pasted-table';
 import { useImport } from './use-import';
 
-/** A file in: what it would change is shown before it changes it. */
+/** Importing a file: what it would change is shown first. */
 const props = defineProps<{
   unit: DistanceUnit;
   /** A file that was dropped on the page. */
@@ -60,7 +60,7 @@ const twice = computed(() => {
   const count = new Map<string, number>();
   for (const { name: club } of plan.value?.adds ?? []) count.set(club, (count.get(club) ?? 0) + 1);
   const said = [...count].filter(([, times]) => times > 1);
-  return said.map(([club, times]) => `${club} stands in ${times} rows`).join(', ');
+  return said.map(([club, times]) => `${club} is in ${times} rows`).join(', ');
 });
 const COLUMNS: readonly DataColumn<Incoming>[] = [
   { id: 'line', head: 'Row', value: ({ line }) => line },
@@ -85,8 +85,8 @@ async function take(): Promise<void> {
 <template>
   <PageWindow title="Import a file" :px="820" @close="emit('close')">
     <p>
-      A row a club, with a row of heads, saved as CSV or text; or a Tasche locker as JSON. You see what would
-      change before it does.
+      One row per club under a header row, saved as CSV or text; or a Tasche locker as JSON. You see what
+      would change before it does.
     </p>
     <FileField
       label="File"
@@ -100,7 +100,7 @@ async function take(): Promise<void> {
     <p v-if="busy" role="status" class="quiet">Reading…</p>
     <ProblemLine :text="problem" />
     <div v-if="players.length > 1" class="bar asked">
-      <span>Its rows are of {{ counted(players.length, 'player') }}. Take those of</span>
+      <span>The file has rows of {{ counted(players.length, 'player') }}. Import those of</span>
       <ChoiceField v-model:value="player" label="Whose rows" placeholder="whose?" :options="players" />
     </div>
     <template v-if="plan">
@@ -118,19 +118,19 @@ async function take(): Promise<void> {
       </div>
       <p role="status">
         <b>{{ plan.adds.length }}</b> new, <b>{{ plan.edits.length }}</b> changed,
-        <b>{{ plan.same.length }}</b> as they were<template v-if="plan.rejected.length"
+        <b>{{ plan.same.length }}</b> unchanged<template v-if="plan.rejected.length"
           >,
           <b class="verdict error"
-            >{{ counted(plan.rejected.length, 'cell') }} that cannot be taken: they wait above the sheet to be
-            mended</b
+            >{{ counted(plan.rejected.length, 'cell') }} that cannot be imported: they wait above the sheet to
+            be fixed</b
           ></template
         >.
       </p>
       <p v-if="twice" class="verdict warning">
-        ◆ {{ twice }}: a new club each. Shots, row by row, belong to the range.
+        ◆ {{ twice }}: a new club each. A file of single shots is imported on the Range.
       </p>
       <p v-if="plan.unknownColumns.length" class="verdict warning">
-        ◆ No column is called {{ plan.unknownColumns.join(', ') }}: what it is can be said afterwards.
+        ◆ No column is called {{ plan.unknownColumns.join(', ') }}: you can say what it is afterwards.
       </p>
       <div class="lists">
         <DataTable
@@ -142,7 +142,7 @@ async function take(): Promise<void> {
         />
         <DataTable
           v-if="plan.rejected.length > 0"
-          caption="Cannot be taken"
+          caption="Not imported"
           :columns="REFUSED"
           :rows="plan.rejected"
           :row-key="({ row, column, reason }) => `${row} ${column} ${reason}`"
@@ -154,7 +154,7 @@ async function take(): Promise<void> {
           type="primary"
           @click="take"
         >
-          {{ incoming.length > 0 ? `Take ${counted(incoming.length, 'club')} in` : 'Take it in' }}
+          {{ incoming.length > 0 ? `Import ${counted(incoming.length, 'club')}` : 'Import it' }}
         </NButton>
         <NButton @click="emit('close')">Cancel</NButton>
       </div>

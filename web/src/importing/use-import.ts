@@ -31,7 +31,7 @@ export function useImport(unit: () => DistanceUnit) {
   const players = computed(() => (headed.value ? playersOf(headed.value) : []));
   const isOurs = (player: string) => player.toLowerCase() === store.sheet!.player.name.trim().toLowerCase();
   const said = ref<string | null>(null);
-  /** Whose rows are taken; null while that is not known. */
+  /** Whose rows are imported; null while not known. */
   const player = computed({
     get: () => said.value ?? players.value.find(isOurs) ?? null,
     set: (chosen) => (said.value = chosen),
@@ -69,7 +69,7 @@ export function useImport(unit: () => DistanceUnit) {
     }
   }
 
-  /** Takes a locker with its history in: the server writes it in one change. */
+  /** Imports a locker with its history: the server writes it in one change. */
   async function takeLocker(): Promise<boolean> {
     if (!locker.value) return false;
     busy.value = true;

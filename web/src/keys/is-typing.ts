@@ -1,4 +1,4 @@
-/** Whether a key press belongs to a field somebody is writing in. */
+/** Whether a key press belongs to a field being edited. */
 export function isTyping(event: Event): boolean {
   const target = event.target;
   if (!(target instanceof HTMLElement)) return false;

@@ -84,7 +84,7 @@ export const KEYS = [
       ['Alt K', 'next basket'],
       ['Alt X', 'the next club of the basket in hand'],
       ['Alt N', 'new session'],
-      ['Alt E', 'write shots down by hand'],
+      ['Alt E', 'enter shots by hand'],
       ['Alt H', 'hit ten (simulated monitor)'],
       ['Alt A', 'air and ground of the session'],
     ],

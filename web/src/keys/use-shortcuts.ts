@@ -5,12 +5,12 @@ type Group = (typeof KEYS)[number];
 /** A key of a group that a page answers to, wherever the cursor is. */
 type ShortcutOf<G extends Group['group']> = Extract<Group, { group: G }>['keys'][number][0];
 
-/** What a key does. @returns false where it is nothing for it just now, so that the browser has it */
+/** What a key does. @returns false where it does nothing at the moment, so that the browser gets the key */
 type Act = (event: KeyboardEvent, digit: number) => unknown;
 
 /**
  * What keys do while the page that asks for them is open. A key is one that the keys page lists in that
- * group: what is not listed does not compile, and a test holds every listed one to be asked for somewhere.
+ * group: what is not listed does not compile, and a test checks that every listed one is used somewhere.
  */
 export function useShortcuts<G extends Group['group']>(
   _group: G,

@@ -22,8 +22,8 @@ import { fitName } from './fit-name';
 import { spanLanes, spreadLabels } from './spread-labels';
 
 /**
- * The rail true to distance, joined to the rail of degrees: spans from soft to hard, spreads, holes, and what
- * stood before.
+ * The rail true to distance, joined to the rail of degrees: spans from soft to hard, spreads, gaps, and what
+ * was there before.
  */
 const props = defineProps<{
   clubs: readonly LadderClub[];
@@ -93,11 +93,13 @@ const ticks = computed(() => {
   }));
 });
 
-/** From the shortest to the longest shot the player owns with it, or one spread either way of the stock shot. */
+/**
+ * From the shortest to the longest shot the player owns with it, or one spread either way of the stock shot.
+ */
 function spanOf(rung: Rung): { from: number; to: number; partial: boolean } {
   const carries = shotsIn(rung.shots).map(([, shot]) => shot.carryM);
   const spreadM = rung.full.spreadM ?? rung.full.plusMinusM ?? 0;
-  // What nobody has told may lie far beyond the rail.
+  // What is not known may lie far beyond the rail.
   const onRail = (carryM: number) => Math.min(props.height - BOTTOM, Math.max(TOP, yOf(carryM)));
   return {
     from: onRail(Math.max(...carries, rung.carryM + spreadM)),
@@ -152,7 +154,7 @@ const holes = computed(() =>
       return { step, top, height: bottom - top, text: `${formatDistance(step.carryM, props.unit)}: no club` };
     }),
 );
-/** Room for the hole's words between the labels of the clubs either side. */
+/** Room for the gap's words between the labels of the clubs either side. */
 function holeLabelY(hole: { step: StepReport; top: number; height: number }): number | undefined {
   const above = pegs.value.find((peg) => peg.rung.id === hole.step.upperId)!.labelY;
   const below = pegs.value.find((peg) => peg.rung.id === hole.step.lowerId)!.labelY;

@@ -100,7 +100,7 @@ function labelOf(step: StepReport): string {
   return `${mark}${size} ${step.word}`;
 }
 
-/** Fine is a plain bar, look a pointed one, fault a pointed one with a barb. */
+/** Fine is a plain bar, a warning a pointed one, an error a pointed one with a barb. */
 function shapeOf(step: StepReport, x: number, length: number): string {
   const half = step.severity === 'error' ? 7 : step.severity === 'warning' ? 6 : 5;
   const end = x + length;

@@ -158,7 +158,7 @@ function paste(text: string, row: number, column: number): void {
       />
     </div>
     <p v-if="rows.length === 0 && store.clubs.length > 0" class="quiet">
-      No club fits.
+      No club matches.
       <NButton
         @click="
           filter = '';

@@ -8,7 +8,9 @@ import { counted } from '@tasche/core';
 import { useConnection } from './connection';
 import { useUpdate } from './use-update';
 
-/** Says that there is no network and what is shown instead; offers a new version, and never takes it by itself. */
+/**
+ * Says that there is no network and what is shown instead; offers a new version, and never updates by itself.
+ */
 const connection = useConnection();
 const outbox = useOutbox();
 const update = useUpdate();
@@ -31,14 +33,14 @@ const kept = computed(() =>
   <NoticeBar v-else-if="outbox.away" kind="warning">
     <strong>{{ outbox.away }}</strong>
     {{ outbox.count }} {{ outbox.count === 1 ? 'change is' : 'changes are' }} kept here and will be sent as
-    soon as it can be.
+    soon as the server answers.
     <template #actions><NButton @click="outbox.tryNow()" size="small">Try now</NButton></template>
   </NoticeBar>
   <NoticeBar v-if="update.isReady.value" kind="warning">
-    <strong>A new version is here.</strong> The page loads anew when you take it; nothing typed is lost.
+    <strong>A new version is here.</strong> The page reloads when you update; nothing you typed is lost.
     <template #actions>
       <NButton size="small" type="primary" :loading="update.isTaking.value" @click="update.take()">{{
-        update.isTaking.value ? 'Taking it…' : 'Take it now'
+        update.isTaking.value ? 'Updating…' : 'Update now'
       }}</NButton>
       <NButton v-if="!update.isTaking.value" size="small" @click="update.later()">Later</NButton>
     </template>

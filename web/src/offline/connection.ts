@@ -9,7 +9,10 @@ const ASK_MS = 2000;
 
 /** Whether what is on the screen comes from the server, or is what was last seen of it. */
 export const useConnection = defineStore('connection', () => {
-  /** When what is shown was read, where it is not fresh: an ISO time or an HTTP date; null while the server answers. */
+  /**
+   * When what is shown was read, where it is not fresh: an ISO time or an HTTP date; null while the server
+   * answers.
+   */
   const lastSeenAt = ref<string | null>(null);
   let asking: ReturnType<typeof setTimeout> | undefined;
 
@@ -20,7 +23,7 @@ export const useConnection = defineStore('connection', () => {
     asking ??= setTimeout(() => void ask(), ASK_MS);
   });
 
-  /** What was shown as it was last seen is read anew as soon as the server is back. */
+  /** What was shown as it was last seen is read again as soon as the server is back. */
   async function ask(): Promise<void> {
     asking = undefined;
     const isBack = await fetch('/api/health')

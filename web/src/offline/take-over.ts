@@ -8,16 +8,16 @@ interface TakeOver {
   ask: () => void;
   /** Whether the server answers. */
   isServerThere: () => Promise<boolean>;
-  /** Tells the other pages of this browser that it was taken, where no worker will. */
+  /** Tells the other pages of this browser about the update, where no worker will. */
   tellOthers: () => void;
-  /** Loads the page anew; whoever asks does so by themselves once the worker has taken over. */
+  /** Loads the page again; the caller does that once the worker has taken over. */
   reload: () => void;
 }
 
 /**
  * Lets the waiting worker take the page over. A worker that is stuck at something would keep it waiting for
- * minutes: then both are put away, and the page comes from the server, which has the newer one. Without a server
- * they stay, for nothing else opens the page, and it is tried again.
+ * minutes: then both are put away, and the page comes from the server, which has the newer one. Without a
+ * server they stay, for nothing else opens the page, and it is tried again.
  */
 export function takeOver(
   registration: Pick<ServiceWorkerRegistration, 'active' | 'waiting' | 'unregister'> | undefined,

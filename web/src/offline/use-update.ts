@@ -3,10 +3,13 @@ import { takeOver } from './take-over';
 
 /** A page that stays open asks so often whether there is a newer one. */
 const ASK_MS = 60 * 60 * 1000;
-/** On a first visit it waits so long: it fetches every file there is, which whoever opens a page would wait for. */
+/**
+ * On a first visit it waits so long: it fetches every file there is, which a user opening a page would wait
+ * for.
+ */
 const FIRST_MS = 4000;
 /**
- * A worker that could not be started, on a busy machine or a bad line, is tried again after so long, then
+ * A worker that could not be started, on a busy machine or a bad connection, is tried again after so long, then
  * twice as long, and so on.
  */
 const AGAIN_MS = 3000;
@@ -55,12 +58,13 @@ async function start(againMs: number): Promise<void> {
       isReady.value = true;
     });
     let isTaken = false;
-    // The first worker of a page is no update of it, whatever comes after it is: also on the day of the first visit.
+    // The first worker of a page is no update of it, whatever comes after it is: also on the day of the first
+    // visit.
     let hasWorker = navigator.serviceWorker.controller !== null;
     const reload = () => {
       window.location.reload();
     };
-    /** Taken on another page of this browser: here somebody may be typing, so it is offered again. */
+    /** Taken on another page of this browser: here someone may be typing, so it is offered again. */
     const takenElsewhere = () => {
       takeIt = reload;
       isTaking.value = false;

@@ -16,7 +16,7 @@ import SessionList from './SessionList.vue';
 import TokenPanel from './TokenPanel.vue';
 import WorkspacePanel from './WorkspacePanel.vue';
 
-/** One's own account: how one gets in, where one is signed in, what scripts may do. */
+/** The user's own account: how they sign in, where they are signed in, what scripts may do. */
 const identity = useIdentity();
 const {
   found: account,
@@ -45,7 +45,7 @@ const endSession = (id: string) =>
     </PageHead>
     <ProblemLine :text="problem" />
     <NCard class="note" v-if="identity.view?.means === 'machine'">
-      This is the demo: everybody at this machine is let in as <b>{{ identity.view.who }}</b>, without an
+      This is the demo: everybody at this machine is signed in as <b>{{ identity.view.who }}</b>, without an
       account. People you invite get accounts of their own.
     </NCard>
     <div v-if="account" class="columns">
@@ -58,7 +58,7 @@ const endSession = (id: string) =>
         <section>
           <h2>Where you are signed in</h2>
           <p class="quiet small">
-            {{ counted(account.sessions.length, 'session') }}. One you do not know: end it, and change your
+            {{ counted(account.sessions.length, 'session') }}. If you do not know one, end it and change your
             password.
           </p>
           <SessionList :sessions="account.sessions" @end="endSession" />

@@ -7,7 +7,7 @@ import type { AuditView } from '@tasche/contract';
 import { usePages } from '../api/read';
 import { dayAndTime } from './moment-words';
 
-/** What was noted: who came in, who changed who may what, what was shared and taken out. */
+/** Audit log: who came in, who changed who may what, what was shared and taken out. */
 const { rows, total, hasMore, more, problem } = usePages<AuditView>(
   (next) => `/audit?limit=25${next === null ? '' : `&before=${next}`}`,
 );
@@ -22,12 +22,12 @@ const COLUMNS: readonly DataColumn<AuditView>[] = [
 
 <template>
   <section>
-    <h2>What was noted</h2>
-    <p class="quiet small">Nobody can change or delete these, the server itself neither.</p>
+    <h2>Audit log</h2>
+    <p class="quiet small">Nobody can change or delete these entries, not even the server.</p>
     <ProblemLine :text="problem" />
     <DataTable
       v-if="rows"
-      caption="What was noted"
+      caption="Audit log"
       :columns="COLUMNS"
       :rows="rows"
       :row-key="({ id }) => String(id)"

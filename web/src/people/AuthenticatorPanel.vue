@@ -47,12 +47,10 @@ const confirm = () =>
       <template v-if="account.code"
         >An authenticator’s code is asked for at every sign-in. {{ account.recoveryCodes }} recovery codes are
         left.</template
-      ><template v-else>None: whoever has the password gets in.</template>
+      ><template v-else>None: the password alone is enough to sign in.</template>
     </p>
     <NAlert v-if="recoveryCodes" type="warning" title="Recovery codes: shown once" :bordered="false">
-      <p>
-        Each gets you in once without the authenticator. Write them down somewhere else than on the phone.
-      </p>
+      <p>Each signs you in once without the authenticator. Keep them somewhere other than on the phone.</p>
       <ul class="codes">
         <li v-for="one in recoveryCodes" :key="one">{{ one }}</li>
       </ul>
@@ -86,12 +84,12 @@ const confirm = () =>
         autofocus
       />
       <NButton size="small" type="primary" attr-type="submit">{{
-        asks === 'add' ? 'Go on' : 'Take it away'
+        asks === 'add' ? 'Go on' : 'Remove it'
       }}</NButton>
       <NButton size="small" @click="asks = null">Cancel</NButton>
     </NForm>
     <NButton v-else size="small" @click="asks = account.code ? 'remove' : 'add'">{{
-      account.code ? 'Take the authenticator away' : 'Add an authenticator'
+      account.code ? 'Remove the authenticator' : 'Add an authenticator'
     }}</NButton>
     <ProblemLine :text="problem" />
   </section>

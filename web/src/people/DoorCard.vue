@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { NCard } from 'naive-ui';
 
-/** The card at the door: signing in, and using a link. */
+/** The card for signing in and for using a link. */
 defineProps<{ title: string; says?: string }>();
 defineSlots<{ default(): unknown }>();
 </script>

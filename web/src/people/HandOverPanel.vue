@@ -9,16 +9,16 @@ import MadeLink from './MadeLink.vue';
 import { dayAndTime } from './moment-words';
 
 /**
- * A player goes elsewhere, whole: as a file, or to another workspace, whose owner takes with the link made
+ * Moves a whole player elsewhere: as a file, or to another workspace, whose owner accepts with the link made
  * here.
  */
 const props = defineProps<{ player: { id: string; name: string } }>();
 const WAYS: readonly { way: HandOverWay; name: string; says: string }[] = [
-  { way: 'copy', name: 'As a copy', says: 'both go on with their own' },
+  { way: 'copy', name: 'As a copy', says: 'each workspace goes on with its own' },
   {
     way: 'move',
     name: 'For good',
-    says: 'everything is deleted here once it is there; nothing of it is taken back',
+    says: 'everything is deleted here once it is there; this cannot be undone',
   },
 ];
 const how = ref<HandOverWay>('copy');
@@ -34,18 +34,18 @@ const make = () =>
   <section class="hand-over">
     <h2>As a file</h2>
     <p class="quiet small">
-      Everything there is of {{ player.name }}, as lines of JSON anybody can read. It comes in again whole, in
-      any Tasche: Roster, <em>Bring a player in</em>.
+      Everything about {{ player.name }}, as lines of JSON anybody can read. Any Tasche can import it again:
+      Roster, <em>Import a player</em>.
     </p>
     <p>
       <NButton class="long" size="small" tag="a" :href="`/api/players/${player.id}/player.jsonl`" download>
-        Take {{ player.name }} out
+        Export {{ player.name }}
       </NButton>
     </p>
     <h2>To another workspace</h2>
     <p class="quiet small">
       With everything: clubs, readings, bags, plans, sessions, shots, jobs, wishes, and who did what when. You
-      offer; whoever owns the other workspace takes.
+      offer the player; an owner of the other workspace accepts.
     </p>
     <NRadioGroup v-model:value="how" name="how">
       <NSpace vertical :size="2">

@@ -23,7 +23,7 @@ import { computed, reactive } from 'vue';
 import { array } from 'yup';
 import { useForm } from '../fields/use-form';
 
-/** Somebody new, or what somebody is, said anew. */
+/** A new member, or a member's changed role. */
 const props = defineProps<{
   players: readonly { id: string; name: string }[];
   member?: MemberView;

@@ -8,7 +8,7 @@ import { dayAndTime } from './moment-words';
 /** Who is in the workspace, as what, and what an owner can do about it. */
 defineProps<{
   members: readonly MemberView[];
-  /** Who looks: nobody takes themselves out. */
+  /** The reader: nobody removes themselves. */
   ownId: string | null | undefined;
   players: readonly { id: string; name: string }[];
   seenBy: (member: MemberView) => string;
@@ -66,14 +66,14 @@ function change(personId: string, membership: Membership): void {
                 >New password</NButton
               >
               <NPopconfirm
-                positive-text="Take out"
+                positive-text="Remove"
                 negative-text="Leave"
                 @positive-click="emit('remove', member.personId)"
               >
                 <template #trigger>
-                  <NButton size="tiny" :aria-label="`Take ${member.name} out`">Take out</NButton>
+                  <NButton size="tiny" :aria-label="`Remove ${member.name}`">Remove</NButton>
                 </template>
-                {{ member.name }} sees nothing of this workspace any more, at once.
+                {{ member.name }} has lost access to this workspace.
               </NPopconfirm>
             </template>
           </td>

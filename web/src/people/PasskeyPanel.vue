@@ -36,9 +36,9 @@ const add = () =>
         >
         <NButton
           size="tiny"
-          :aria-label="`Take away ${one.name}`"
+          :aria-label="`Remove ${one.name}`"
           @click="change(() => post('/account/passkeys/remove', { id: one.id }))"
-          >Take away</NButton
+          >Remove</NButton
         >
       </li>
     </ul>
@@ -53,7 +53,7 @@ const add = () =>
       <NButton size="small" attr-type="submit">Add a passkey</NButton>
     </NForm>
     <p v-else class="quiet small">
-      This browser, or this address, has none: a passkey belongs to a host name.
+      Not available in this browser or at this address: a passkey belongs to a host name.
     </p>
     <ProblemLine :text="problem" />
   </section>

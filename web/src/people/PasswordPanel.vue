@@ -6,14 +6,14 @@ import { post } from '../api/request';
 import { useForm } from '../fields/use-form';
 import { useIdentity } from './identity';
 
-/** Another password: everybody else who is signed in with the old one is out. */
+/** Changes the password: every other session is signed out. */
 const emit = defineEmits<{ changed: [] }>();
 const identity = useIdentity();
 const draft = reactive({ current: '', next: '' });
 const said = ref<{ text: string; bad: boolean } | null>(null);
 const { rules, submit } = useForm(draft, {
   current: {
-    label: 'Present password',
+    label: 'Current password',
     schema: required(passwordChangeSchema.fields.current as never) as never,
   },
   next: { label: 'New password', schema: required(passwordSchema) },
@@ -35,11 +35,11 @@ async function change(): Promise<void> {
   <section>
     <h2>Password</h2>
     <NForm ref="form" :model="draft" :rules="rules" size="small" @submit.prevent="submit(change)">
-      <NFormItem label="Present password" path="current">
+      <NFormItem label="Current password" path="current">
         <NInput
           v-model:value="draft.current"
           type="password"
-          :input-props="{ autocomplete: 'current-password', 'aria-label': 'Present password' }"
+          :input-props="{ autocomplete: 'current-password', 'aria-label': 'Current password' }"
           placeholder=""
         />
       </NFormItem>

@@ -102,12 +102,14 @@ const LINK_COLUMNS: readonly DataColumn<InvitationView>[] = [
         <NButton type="primary" @click="inviting = true">Invite somebody</NButton>
       </template>
     </PageHead>
-    <p v-if="!isOwner" class="quiet">Who gets in is for the owner of the workspace to say.</p>
+    <p v-if="!isOwner" class="quiet">Only an owner of the workspace can invite people.</p>
     <ProblemLine :text="problem" />
     <MadeLink v-if="made" :link="made" :title="`A link for ${made.for}: shown once`">
-      <template v-if="made.mailed">A letter with it was sent. Should it not arrive: it</template>
+      <template v-if="made.mailed"
+        >It was sent by e-mail. If it does not arrive, send the link yourself: it</template
+      >
       <template v-else-if="made.mailed === false"
-        >The letter with it could not be sent. Send it yourself; it</template
+        >The e-mail could not be sent. Send the link yourself; it</template
       >
       <template v-else>Send it yourself; it</template>
       works once, until {{ dayAndTime(made.expiresAt) }}.
@@ -116,7 +118,7 @@ const LINK_COLUMNS: readonly DataColumn<InvitationView>[] = [
     <MemberForm v-if="inviting" :players="players" invites @invite="invite" @leave="inviting = false" />
     <template v-if="people">
       <p v-if="people.members.length === 0" class="quiet">
-        Nobody has an account here yet. Invite the first; an owner lets the others in.
+        Nobody has an account here yet. Invite the first; an owner can then invite others.
       </p>
       <MemberTable
         v-else
@@ -129,9 +131,9 @@ const LINK_COLUMNS: readonly DataColumn<InvitationView>[] = [
         @remove="remove"
       />
       <template v-if="people.invitations.length">
-        <h2>Links that were not used yet</h2>
+        <h2>Links not used yet</h2>
         <DataTable
-          caption="Links that were not used yet"
+          caption="Links not used yet"
           :columns="LINK_COLUMNS"
           :rows="people.invitations"
           :row-key="({ id }) => id"

@@ -52,7 +52,7 @@ function run(key: string): void {
     <span
       v-if="view.means === 'machine'"
       class="small quiet demo"
-      title="Everybody at this machine is let in"
+      title="Everybody at this machine is signed in"
     >
       Demo, as {{ view.who }}
     </span>

@@ -16,7 +16,7 @@ import { useForm } from '../fields/use-form';
 import { dayAndTime, fromNow } from './moment-words';
 import Hint from '../app/Hint.vue';
 
-/** Tokens for scripts: each does no more than oneself may, for so long. */
+/** Tokens for scripts: each may do no more than its owner, for a limited time. */
 const USUAL_DAYS = 90;
 const standing = useRead<readonly TokenView[]>(() => '/tokens');
 const tokens = computed(() => standing.found.value ?? []);
@@ -60,9 +60,9 @@ const COLUMNS: readonly DataColumn<TokenView>[] = [
   <section>
     <h2>Tokens for scripts</h2>
     <p class="quiet small">
-      Sent as <code>Authorization: Bearer …</code>; what there is to ask is at
-      <RouterLink to="/scripts">Scripts</RouterLink>. A token does no more than you may here, and never says
-      who gets in.
+      Sent as <code>Authorization: Bearer …</code>; every route is listed in
+      <RouterLink to="/scripts">Scripts</RouterLink>. A token can do no more than you can here, and cannot
+      manage people.
     </p>
     <NAlert v-if="made" type="warning" title="The token: shown once" :bordered="false">
       <p>

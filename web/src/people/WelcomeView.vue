@@ -45,7 +45,7 @@ const { rules, submit } = useForm(draft, {
 });
 
 onMounted(async () => {
-  if (key === '') problem.value = 'This address lacks its key. Open the whole link you were sent.';
+  if (key === '') problem.value = 'This address has no key. Open the full link you were sent.';
   else
     try {
       link.value = await requestAtDoor<LinkView>('/links/look', { key });
@@ -65,16 +65,17 @@ const title = computed(() => {
     case 'move':
       return `${link.value.name}, from ${link.value.workspaceName}`;
     case 'invitation':
-      return `Come into ${link.value.workspaceName}`;
+      return `Join ${link.value.workspaceName}`;
     default:
       return problem.value ? 'This link does not work' : 'One moment';
   }
 });
 const says = computed(() => {
   const { role, purpose } = link.value ?? {};
-  if (purpose === 'first') return 'The first person owns the workspace, and lets the others in.';
-  if (purpose === 'reset') return 'Every session of this account ends, and a second factor is taken away.';
-  if (purpose === 'copy') return 'A copy of the player, with everything; both go on with their own.';
+  if (purpose === 'first') return 'The first person owns the workspace, and invites the others.';
+  if (purpose === 'reset') return 'Every session of this account ends, and a second factor is removed.';
+  if (purpose === 'copy')
+    return 'A copy of the player, with everything; each workspace goes on with its own.';
   if (purpose === 'move') return 'The player, with everything, for good: it is deleted where it was.';
   return role ? `As ${ROLE_WORDS[role].name.toLowerCase()}: ${ROLE_WORDS[role].may}.` : undefined;
 });
@@ -132,7 +133,8 @@ const join = () => come(() => post<SignedInView>('/links/join', { key }));
         >
       </template>
       <p v-else-if="identity.view">
-        {{ identity.view.workspace.name }} is not yours to take anybody into; its owner opens this link.
+        {{ identity.view.workspace.name }} is not yours, so you cannot add players to it; its owner opens this
+        link.
       </p>
       <template v-else>
         <NAlert type="info" :bordered="false">Sign in as an owner of the workspace they go to.</NAlert>
@@ -159,7 +161,7 @@ const join = () => come(() => post<SignedInView>('/links/join', { key }));
           <NInput
             v-model:value="draft.name"
             :input-props="{ autocomplete: 'name', 'aria-label': 'Name' }"
-            placeholder="as your changes are signed"
+            placeholder="shown beside your changes"
             autofocus
           />
         </NFormItem>
@@ -177,7 +179,7 @@ const join = () => come(() => post<SignedInView>('/links/join', { key }));
           type="password"
           show-password-on="click"
           :input-props="{ autocomplete: 'new-password', 'aria-label': 'Password' }"
-          :placeholder="`${MIN_PASSWORD} characters or more; a few words do well`"
+          :placeholder="`${MIN_PASSWORD} characters or more; a few words work well`"
         />
       </NFormItem>
       <NFormItem label="Password again" path="again">

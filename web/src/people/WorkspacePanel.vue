@@ -27,7 +27,7 @@ async function add(): Promise<void> {
   <section v-if="identity.view">
     <h2>Workspaces</h2>
     <p class="quiet small">
-      A workspace has players, courses and people of its own; nothing of it is seen from another.
+      A workspace has players, courses and people of its own; nothing of it can be seen from another.
     </p>
     <ul class="places">
       <li v-for="one in identity.view.workspaces" :key="one.id">

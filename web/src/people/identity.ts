@@ -7,14 +7,14 @@ import { ApiError, NetworkError, SignedOutError, post, request } from '../api/re
 import { signedIn, signedOut } from '../api/signed-in';
 import { useOutbox } from '../changes/outbox';
 
-/** What the browser keeps to be read without a network; nobody else is to read it. */
+/** What the browser keeps to be read without a network; nobody else may read it. */
 const KEPT = 'tasche-last-seen';
 const AGAIN_MS = 1500;
 
 /** Who is signed in here, where, and as what. */
 export const useIdentity = defineStore('identity', () => {
   const state = ref<'asking' | 'in' | 'out'>('asking');
-  /** Why nobody knows yet, where the server does not answer. */
+  /** Why it is not known yet, where the server does not answer. */
   const away = ref('');
   const view = computed(() => signedIn.value);
 
@@ -39,9 +39,9 @@ export const useIdentity = defineStore('identity', () => {
     }
   }
 
-  /** Somebody came in, or went to another workspace. */
+  /** Someone signed in, or went to another workspace. */
   function take(next: SignedInView): void {
-    // What somebody else read before is not shown to whoever comes in.
+    // What another person read before is not shown to the next.
     if (state.value === 'out') reader.clear();
     signedIn.value = next;
     state.value = 'in';
@@ -52,7 +52,7 @@ export const useIdentity = defineStore('identity', () => {
   async function signOut(): Promise<void> {
     await post('/sign-out', {});
     await forget();
-    // What was half typed is not for whoever comes next.
+    // What was half typed is not for the next person.
     sessionStorage.clear();
     // Everything that was read goes with the page.
     window.location.assign('/');

@@ -26,6 +26,6 @@ export function agentWords(agent: string): string {
     ['macOS', /Mac OS X/],
     ['Linux', /Linux/],
   ].find(([, pattern]) => (pattern as RegExp).test(agent))?.[0] as string | undefined;
-  if (!browser) return agent.slice(0, 40) || 'a program that does not say what it is';
+  if (!browser) return agent.slice(0, 40) || 'an unknown program';
   return system ? `${browser} on ${system}` : browser;
 }

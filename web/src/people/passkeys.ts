@@ -15,7 +15,7 @@ export function hasPasskeys(): boolean {
   return browserSupportsWebAuthn() && !DIGITS.test(window.location.hostname);
 }
 
-/** Asks the device for its passkey and signs in with what it answers. @throws where nobody answered */
+/** Asks the device for its passkey and signs in with what it answers. @throws where there was no answer */
 export async function passkeyAnswer(stay: boolean): Promise<SignedInView> {
   const optionsJSON = await requestAtDoor<PublicKeyCredentialRequestOptionsJSON>(
     '/sign-in/passkey/start',
@@ -36,7 +36,7 @@ function notDone(error: unknown): never {
   const { name } = error as Error;
   throw new Error(
     name === 'InvalidStateError'
-      ? 'This device has a passkey of yours already.'
-      : 'The device gave no passkey; nothing was changed.',
+      ? 'This device already has one of your passkeys.'
+      : 'The device gave no passkey; nothing has changed.',
   );
 }

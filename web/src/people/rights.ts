@@ -1,7 +1,7 @@
 import { mayNote, mayUndoOthers, mayUse, type CommandName } from '@tasche/contract';
 import { signedIn } from '../api/signed-in';
 
-/** Whether whoever is signed in may do such a thing: what they may not is not offered. Reactive. */
+/** Whether the signed-in person may do such a thing: what they may not do is not offered. Reactive. */
 export function mayDoHere(name: CommandName): boolean {
   return signedIn.value === null || mayUse(signedIn.value.role, name);
 }

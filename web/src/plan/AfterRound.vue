@@ -102,7 +102,7 @@ const clear = () => {
         @click="emit('toSheet', noted.hits)"
         size="small"
       >
-        Write the hits into the sheet
+        Save the hits to the sheet
       </NButton>
     </Fold>
   </NCard>

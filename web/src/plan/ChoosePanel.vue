@@ -116,7 +116,7 @@ const swaps = computed<Swap[]>(() => {
     <h2>
       Choose the bag
       <span class="quiet small"
-        >for {{ choosing.needs.length > 0 ? 'the shots written down, and the rest of' : '' }} a usual round of
+        >for {{ choosing.needs.length > 0 ? 'the shots you entered, and the rest of' : '' }} a usual round of
         this player, in {{ air }}</span
       >
     </h2>
@@ -153,8 +153,8 @@ const swaps = computed<Swap[]>(() => {
     </NForm>
     <ProblemLine :text="problem" />
     <p v-if="choosing.needs.length === 0" class="quiet small">
-      Write down the shots of the week, as in a practice round’s notes: they take the place of a usual round’s
-      shots at greens. Drives, recoveries and the short game stay in it.
+      Enter the shots of the week, as in practice-round notes: they replace a usual round’s shots at greens.
+      Drives, recoveries and the short game stay.
     </p>
     <div :class="{ two: choosing.needs.length > 0 }">
       <WeekNeeds

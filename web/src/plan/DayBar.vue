@@ -12,7 +12,10 @@ import { compassPoint, groundWords, roundAirWords } from '../courses/ground-word
 import Fold from '../app/Fold.vue';
 import { useForecast, type RoundOnCourse } from './use-forecast';
 
-/** What a round is expected to be played in: written by hand, taken from a season of the course, or from a forecast. */
+/**
+ * What a round is expected to be played in: written by hand, taken from a season of the course, or from a
+ * forecast.
+ */
 const props = defineProps<{
   round: EventRound;
   course: CourseView;

@@ -38,14 +38,14 @@ const coming = computed(() =>
           ></span
         >
       </li>
-      <li v-if="coming.length === 0" class="quiet">No event is to come.</li>
+      <li v-if="coming.length === 0" class="quiet">No upcoming event.</li>
     </ul>
     <div class="bar">
       <NButton v-if="mayDoHere('addEvent')" :disabled="!canWrite" @click="emit('write')">
         Another event</NButton
       ><NButton @click="emit('leave')">Cancel</NButton>
       <span v-if="!canWrite && mayDoHere('addEvent')" class="quiet small"
-        >First write down a course with its holes: <RouterLink to="/courses">Courses</RouterLink></span
+        >First add a course with its holes: <RouterLink to="/courses">Courses</RouterLink></span
       >
     </div>
   </template>

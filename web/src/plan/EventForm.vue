@@ -47,12 +47,12 @@ const { rules, submit } = useForm(draft, {
 });
 const rounds = ref(draftRounds(props.event));
 const problem = ref('');
-const { wasKept, beginAnew, end } = useKeptDraft(`event/${props.playerId}/${props.event?.id ?? 'new'}`, {
+const { wasKept, startOver, end } = useKeptDraft(`event/${props.playerId}/${props.event?.id ?? 'new'}`, {
   read: () => ({ draft, rounds: rounds.value }),
   write: (kept) => {
     Object.assign(draft, kept.draft);
     rounds.value = kept.rounds;
-    // Begun anew it asks again which event.
+    // Begun again it asks again which event.
     own.value = kept.rounds.length > 0;
   },
 });
@@ -120,7 +120,7 @@ function leave(): void {
 
 <template>
   <NCard class="form">
-    <KeptNote :kept="wasKept" @anew="beginAnew" />
+    <KeptNote :kept="wasKept" @start-over="startOver" />
     <NForm ref="form" :model="draft" :rules="rules" size="small" @submit.prevent="submit(save)">
       <EventChoices
         v-if="!own"

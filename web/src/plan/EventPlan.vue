@@ -35,7 +35,10 @@ import { isAskable } from './use-round';
 import { usePlan } from './use-plan';
 import { useSettling } from './use-settling';
 
-/** A player at an event: round by round what the course asks, the bag that costs the fewest strokes for it, and why. */
+/**
+ * A player at an event: round by round what the course asks, the bag that costs the fewest strokes for it, and
+ * why.
+ */
 const props = defineProps<{ playerId: string; plan: PlanView }>();
 const store = useSheet();
 const schedule = useSchedule();
@@ -70,7 +73,7 @@ const asked = computed(() => (told.value && isAskable(told.value) ? told.value :
 const askedOf = (roundId: string) => {
   const one = rounds.value.find(({ id }) => id === roundId);
   const question = one && ask(one);
-  return question ?? { reason: 'This round is gone.', mendOn: 'course' as const };
+  return question ?? { reason: 'This round was deleted.', fixOn: 'course' as const };
 };
 const settledSays = computed(() =>
   settledWords(
@@ -205,7 +208,7 @@ useShortcuts('An event', {
       @leave="writing = null"
     />
     <AtWork v-if="settling.share.value !== null" :share="settling.share.value" @stop="settling.stop()">
-      Settling the bag, and looking what would change it on the morning…
+      Settling the bag, and checking what would change it that morning…
       <template v-if="isWaitedFor">The next page opens when it is done.</template>
     </AtWork>
     <ProblemLine :text="settling.problem.value" />

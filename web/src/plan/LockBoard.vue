@@ -133,7 +133,7 @@ function dropped(event: { data?: LadderClub; item: HTMLElement }, state: 'always
   event.item.remove();
   if (event.data) lock(event.data.id, state);
 }
-/** What being without it, or with it, costs; told to the hundredth, and a hair not at all. */
+/** What being without it, or with it, costs; to the hundredth; anything smaller is left out. */
 const reasons = computed(() => new Map(props.answer.reasons.map((one) => [one.id, one])));
 const lefts = computed(() => new Map(props.answer.leftOut.map((one) => [one.id, one])));
 const worth = (id: string) => {

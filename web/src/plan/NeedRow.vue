@@ -14,7 +14,10 @@ import { computed } from 'vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 import NumberField from '../fields/NumberField.vue';
 
-/** One shot of a hole: how far, how often, from what, and whether it must hold; each to be changed, or taken away. */
+/**
+ * One shot of a hole: how far, how often, from what, and whether it must hold; each to be changed, or taken
+ * away.
+ */
 const props = defineProps<{
   demand: ShotDemand;
   isChanged: boolean;

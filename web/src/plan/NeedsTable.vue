@@ -12,14 +12,17 @@ import { windWords } from '../conditions/air-units';
 import NeedRow from './NeedRow.vue';
 import PracticeNotes from './PracticeNotes.vue';
 
-/** The shots of a round, hole by hole: what was derived, what was changed of it, and what practice rounds showed. */
+/**
+ * The shots of a round, hole by hole: what was derived, what was changed of it, and what practice rounds
+ * showed.
+ */
 const props = defineProps<{
   needs: readonly ShotDemand[];
   takenAway: readonly ShotDemand[];
   /** A need somebody asked to see: its hole opens. */ shown: ShotDemand | null;
   changes: DemandChanges;
   notes: readonly ShotDemand[];
-  /** What earlier rounds on this course asked for, as far as shots were written down. */
+  /** What earlier rounds on this course asked for, as far as shots were recorded. */
   played: readonly ShotDemand[];
   strokes: number;
   rareStrokes: number;
@@ -161,14 +164,14 @@ function bringBack(key: string): void {
       </NTable>
     </div>
     <p v-if="takenAway.length" class="small quiet no-print">
-      Taken away:
+      Removed:
       <template v-for="(demand, i) in takenAway" :key="demandKey(demand)"
         >{{ i ? ', ' : ''
         }}<NButton class="link" @click="bringBack(demandKey(demand))" text type="primary">{{
           demand.name
         }}</NButton></template
       >
-      (press to bring back)
+      (press to put back)
     </p>
   </section>
 </template>

@@ -21,7 +21,7 @@ import { useLongWork, type AskedRound } from './use-round';
 
 /**
  * Beside the best bag: the next ones, the best near the gamer, the best ten, the cheapest remedy, how sure it
- * is, and the course's own word.
+ * is, and rounds played on the course.
  */
 const props = defineProps<{
   asked: AskedRound;
@@ -37,7 +37,7 @@ const remedies = useLongWork<RoundRemedy[]>();
 const sure = useLongWork<HowSure>();
 const played = useLongWork<PlayedRounds & { against: string; claim: number }>();
 const ROUNDS = 2000;
-/** With no player's data a bag is only as good as its guesses, and that is said without being asked. */
+/** Without the player's data a bag is only as good as its guesses, and that is always said. */
 const unsure = computed(
   () =>
     props.asked.request.clubs.filter(
@@ -80,9 +80,9 @@ const verdict = computed(() => {
   const apart = Math.abs(one.difference) > plusMinus;
   return apart
     ? Math.sign(one.difference) === Math.sign(one.claim)
-      ? 'The course agrees.'
-      : 'The course disagrees: trust neither by this much.'
-    : 'The course does not tell them apart.';
+      ? 'The rounds played agree.'
+      : 'The rounds played disagree: a difference this small is not certain.'
+    : 'The rounds played cannot tell them apart.';
 });
 const works = [
   { key: 'others', label: 'Other bags', of: others, run: findOthers },
@@ -165,7 +165,7 @@ const works = [
       >
     </dl>
     <p v-if="others.result.value" class="small quiet">
-      Strokes a round as they are played; in the order in which trust, money and changes count too.
+      Strokes a round as they are played; in the order that counts trust, money and changes too.
     </p>
     <div v-if="remedies.result.value" class="remedies">
       <p v-if="remedies.result.value.length === 0">

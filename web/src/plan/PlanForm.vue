@@ -21,7 +21,7 @@ const draft = reactive<PlanDetails>({
   ground: props.plan?.ground ?? '',
   weather: props.plan?.weather ?? '',
 });
-const { wasKept, beginAnew, end } = useKeptDraft(
+const { wasKept, startOver, end } = useKeptDraft(
   `week/${props.playerId}/${props.plan ? 'edit' : 'new'}`,
   wholeDraft(draft),
 );
@@ -49,7 +49,7 @@ function leave(): void {
 
 <template>
   <NCard class="form">
-    <KeptNote :kept="wasKept" @anew="beginAnew" />
+    <KeptNote :kept="wasKept" @start-over="startOver" />
     <NForm ref="form" :model="draft" :rules="rules" size="small" @submit.prevent="submit(save)">
       <NFormItem label="Name of the week" path="name">
         <TextField

@@ -5,7 +5,10 @@ import { computed } from 'vue';
 import { useRouter } from 'vue-router';
 import { useSheet } from '../sheet/sheet-store';
 
-/** Goes to another of the player's plans; older ones than the sheet came with are asked for when they are wanted. */
+/**
+ * Goes to another of the player's plans; older ones than the sheet came with are asked for when they are
+ * wanted.
+ */
 const props = defineProps<{ playerId: string; plans: readonly PlanView[]; planId: string | undefined }>();
 const store = useSheet();
 const router = useRouter();

@@ -23,7 +23,10 @@ import { usePlan } from './use-plan';
 import { useWeekSwaps } from './use-week-swaps';
 import WeekBoard from './WeekBoard.vue';
 
-/** A week from the gamer bag: what goes out, what comes in, why, and what each swap does; printed as a swap sheet. */
+/**
+ * A week from the gamer bag: what goes out, what comes in, why, and what each swap does; printed as a swap
+ * sheet.
+ */
 const props = defineProps<{ playerId: string; planId?: string }>();
 const store = useSheet();
 const router = useRouter();

@@ -67,7 +67,7 @@ const words = ({ clubId, distanceM, lie, hole }: PlayedShot) =>
     </label>
     <div v-if="!readOnly" class="bar no-print">
       <NButton size="small" :disabled="read.shots.length === 0" @click="take">
-        Write {{ read.shots.length > 0 ? counted(read.shots.length, 'shot') : 'the shots' }} down
+        Save {{ read.shots.length > 0 ? counted(read.shots.length, 'shot') : 'the shots' }}
       </NButton>
       <FileField label="Shots as CSV" accept=".csv,.txt,text/csv" @file="choose">From a CSV…</FileField>
       <NButton v-if="shots.length > 0" size="small" @click="emit('clear')">Clear all</NButton>
@@ -79,8 +79,8 @@ const words = ({ clubId, distanceM, lie, hole }: PlayedShot) =>
       </li>
       <li v-if="read.refused.length > 8" class="quiet">and {{ read.refused.length - 8 }} more</li>
     </ul>
-    <p v-if="shots.length > 0" class="small quiet" aria-label="Shots written down">
-      {{ counted(shots.length, 'shot') }} written down: {{ shots.slice(0, 12).map(words).join('; ')
+    <p v-if="shots.length > 0" class="small quiet" aria-label="Shots entered">
+      {{ counted(shots.length, 'shot') }} entered: {{ shots.slice(0, 12).map(words).join('; ')
       }}{{ shots.length > 12 ? '; …' : '' }}
     </p>
   </div>

@@ -10,7 +10,7 @@ import { readNeeds } from './read-needs';
 /** What practice rounds, and rounds played here before, showed that a round will ask for. */
 const props = defineProps<{
   notes: readonly ShotDemand[];
-  /** What earlier rounds on this course asked for, as far as shots were written down. */
+  /** What earlier rounds on this course asked for, as far as shots were recorded. */
   played: readonly ShotDemand[];
   unit: DistanceUnit;
   readOnly: boolean;
@@ -60,9 +60,11 @@ function add(): void {
   </NForm>
   <ProblemLine :text="problem" />
   <p v-if="playedFresh.length > 0 && !readOnly" class="small no-print">
-    Rounds played here asked for {{ playedWords }}.
+    Rounds played here had {{ playedWords }}.
     <NButton size="small" @click="emit('notes', [...notes, ...playedFresh])">Add to the needs</NButton>
-    <span class="quiet">beside what is worked out of the course; take away there what it says twice.</span>
+    <span class="quiet"
+      >added to the shots worked out from the course; remove there what is counted twice.</span
+    >
   </p>
   <ul v-if="notes.length" class="notes">
     <li v-for="(demand, i) in notes" :key="demandKey(demand)">

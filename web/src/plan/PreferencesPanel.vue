@@ -157,7 +157,7 @@ const FREEZES = [
         </NButton>
         <template v-else>
           <span class="verdict fine">●</span> Kept for every plan and page of this player.
-          <NButton size="small" @click="emit('keep', null)">Forget it</NButton>
+          <NButton size="small" @click="emit('keep', null)">Clear it</NButton>
         </template>
       </p>
     </Fold>

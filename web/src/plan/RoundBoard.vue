@@ -8,7 +8,9 @@ import NeedsRail from './NeedsRail.vue';
 import NeedsTable from './NeedsTable.vue';
 import type { RoundAnswer, WorkedRound } from './round-worker';
 
-/** The clubs of a round, the shots it asks for, and both on one rail: what is pointed at in one is shown in all. */
+/**
+ * The clubs of a round, the shots it asks for, and both on one rail: what is pointed at in one is shown in all.
+ */
 const props = defineProps<{
   worked: WorkedRound;
   chosen: RoundAnswer | null;
@@ -20,7 +22,7 @@ const props = defineProps<{
   allowed: number;
   gamer: readonly string[];
   own: Pick<PlanRound, 'changes' | 'notes'>;
-  /** What earlier rounds on this course asked for, as far as shots were written down. */
+  /** What earlier rounds on this course asked for, as far as shots were recorded. */
   played: readonly ShotDemand[];
   unit: DistanceUnit;
   readOnly: boolean;

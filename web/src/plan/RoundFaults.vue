@@ -18,7 +18,7 @@ const props = defineProps<{
 }>();
 defineEmits<{ avoid: [] }>();
 const faults = computed(() => props.report?.steps.filter(({ severity }) => severity === 'error') ?? []);
-/** An even bag is not worth so many strokes a round to anybody: it is not offered. Ours. */
+/** An even bag is not worth so many strokes a round: it is not offered. Our choice. */
 const DEAR_STROKES = 1;
 const isDear = computed(() => !!props.faultless && props.faultless.price > DEAR_STROKES);
 /** What goes in and out of the best bag to be rid of them. */
@@ -42,13 +42,13 @@ const change = computed(() => {
         : `${faults.length} steps of this bag are at fault`
     }}: {{ stepSentence(faults[0]!, report!, unit) }}
     <span v-if="isDear" class="quiet"
-      >To avoid it would cost {{ faultless!.price.toFixed(1) }} strokes a round.</span
+      >Avoiding it would cost {{ faultless!.price.toFixed(1) }} strokes a round.</span
     >
     <template v-else-if="faultless">
       A bag without it costs {{ faultless.price.toFixed(2) }} strokes a round more: {{ change }}.
       <NButton v-if="!readOnly" size="small" @click="$emit('avoid')">Avoid it</NButton>
     </template>
-    <span v-else-if="faultless === null" class="quiet">No bag of this locker is without one.</span>
+    <span v-else-if="faultless === null" class="quiet">No bag from this locker avoids it.</span>
   </p>
 </template>
 

@@ -35,7 +35,10 @@ import { isAskable, useRound, type AskedRound, type NotAskable } from './use-rou
 
 type OfAnEvent = ReturnType<typeof useEventRound>;
 
-/** A round of an event: the bag that costs the fewest strokes for what the course asks, why, and what it comes to. */
+/**
+ * A round of an event: the bag that costs the fewest strokes for what the course asks, why, and what it comes
+ * to.
+ */
 const props = defineProps<{
   plan: PlanView;
   event: EventView;

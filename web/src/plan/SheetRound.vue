@@ -7,7 +7,9 @@ import type { DataColumn } from '../app/data-table';
 import { groundWords, roundAirWords } from '../courses/ground-words';
 import type { SheetRound } from './sheet-rounds';
 
-/** One round of the swap sheet: what goes out and in, what would change it on the morning, and the bag itself. */
+/**
+ * One round of the swap sheet: what goes out and in, what would change it on the morning, and the bag itself.
+ */
 const props = defineProps<{
   of: SheetRound;
   /** Where the round is settled. */
@@ -60,7 +62,7 @@ const after = computed(() => {
         <p v-if="of.since" class="same">
           From the bag of {{ of.before!.name }}: <b>{{ of.since }}</b>.
         </p>
-        <p v-if="of.own.swaps.length === 0" class="same">The gamer goes as it is.</p>
+        <p v-if="of.own.swaps.length === 0" class="same">The gamer stays as it is.</p>
         <DataTable
           v-else
           class="swaps"

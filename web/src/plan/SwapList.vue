@@ -75,7 +75,7 @@ function setWhy(index: number, why: string): void {
         @remove="emit('swaps', plan.swaps.toSpliced(i, 1))"
       />
     </ol>
-    <p v-else class="quiet">The gamer goes as it is. Take a club out below, or put one in.</p>
+    <p v-else class="quiet">The gamer stays as it is. Take a club out below, or put one in.</p>
   </section>
 </template>
 

@@ -84,7 +84,7 @@ const idle = computed(() => scenarios.value.length > 0 && !isWorking.value);
       /></label>
       <NButton :disabled="!idle || size === null" @click="find" type="primary"> Find the set </NButton>
       <label class="small quiet or"
-        >or as few as lose at most
+        >or the fewest that lose at most
         <NumberField
           v-model:value="lossStrokes"
           label="What it may lose"
@@ -107,11 +107,11 @@ const idle = computed(() => scenarios.value.length > 0 && !isWorking.value);
       "
       class="small quiet"
     >
-      No round has a forecast yet: each is looked at as it is, at half its wind and at half as much again.
+      No round has a forecast yet: each is tried with its wind as it is, half of it, and half as much again.
     </p>
     <p v-if="travel.share.value !== null" class="bar small" role="status">
       <WorkProgress :share="travel.share.value" />
-      {{ set ? 'Looking for a better set…' : `Working ${counted(scenarios.length, 'day')} out…` }}
+      {{ set ? 'Looking for a better set…' : `Working out ${counted(scenarios.length, 'day')}…` }}
       <NButton @click="travel.stop()" size="small">{{ set ? 'This one will do' : 'Cancel' }}</NButton>
     </p>
     <ProblemLine :text="travel.problem.value" />

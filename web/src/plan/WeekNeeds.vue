@@ -4,7 +4,7 @@ import { DEMAND_BOUNDS, LIE_NAMES, distanceNumber, type DistanceUnit, type ShotD
 import ChoiceField from '../fields/ChoiceField.vue';
 import NumberField from '../fields/NumberField.vue';
 
-/** The shots written down for a week, and what the chosen bag answers each with. */
+/** The shots recorded for a week, and what the chosen bag answers each with. */
 const props = defineProps<{
   needs: readonly ShotDemand[];
   /** "7 iron", or "soft 7 iron". */

@@ -25,7 +25,7 @@ export interface WeekQuestion {
   unit: DistanceUnit;
 }
 
-/** The bag that was chosen, why, in sentences by club, and what the bag it is held against costs. */
+/** The bag that was chosen, why, in sentences by club, and what the bag it is compared with costs. */
 export interface ChosenAnswer {
   answer: BagAnswer | null;
   refused: string;

@@ -7,7 +7,7 @@ import { freshRound } from '../courses/fresh-round';
 export interface DraftRound {
   id: string;
   day: string;
-  /** Empty while nobody knows it. */
+  /** Empty while not known. */
   teeTime: string;
   courseId: string;
   tee: number;
@@ -55,7 +55,7 @@ export function eventOfDraft(
   courses: readonly CourseView[],
   before?: EventView,
 ): EventDetails | { problem: string } {
-  if (rounds.length === 0) return { problem: 'An event has one round at least.' };
+  if (rounds.length === 0) return { problem: 'An event needs at least one round.' };
   const made: EventRound[] = [];
   for (const [i, { teeTime, ...where }] of rounds.entries()) {
     const course = courses.find(({ id }) => id === where.courseId);
@@ -86,7 +86,7 @@ export function courseNames(
   courses: readonly CourseView[],
 ): string {
   const names = rounds.map(
-    ({ courseId }) => courses.find(({ id }) => id === courseId)?.name ?? 'a course that is gone',
+    ({ courseId }) => courses.find(({ id }) => id === courseId)?.name ?? 'a deleted course',
   );
   return [...new Set(names)].join(', ');
 }

@@ -16,8 +16,8 @@ const kindOf = ({ to, distanceM }: ShotDemand): NeedBarKind =>
   to === 'fairway' ? 'tee' : distanceM <= SHORT_M ? 'short' : 'approach';
 
 /**
- * The needs heaped up by how far they play, longest first; those nobody could tell a distance of are left
- * out. @param widthM of a bar
+ * The needs heaped up by how far they play, longest first; those without a distance are left out. @param widthM
+ * of a bar
  */
 export function needBars(needs: readonly ShotDemand[], widthM: number): NeedBar[] {
   const bars = new Map<number, NeedBar>();

@@ -5,7 +5,7 @@ import { lieInText, storedMetres, withoutLie } from '@tasche/contract';
 type ReadNeeds = { ok: true; needs: ShotDemand[] } | { ok: false; reason: string };
 
 const TIMES_BETWEEN = /\b(\d+(?:\.\d+)?)(\s?)x(\s?)(\d+(?:\.\d+)?)\b/;
-/** Nobody writes that more than a round's shots come up before saying which. */
+/** No more than a round's shots come up before saying which. */
 const MAX_TIMES_BEFORE = 36;
 const TIMES = /(?<![a-z])x\s?(\d+(?:\.\d+)?)\b/;
 const TIMES_BEFORE = /\b(\d+(?:\.\d+)?)\s?(?:x|times)(?![a-z\d])/;
@@ -52,7 +52,7 @@ export function readNeeds(text: string, readerUnit: DistanceUnit): ReadNeeds {
     .map((one) => one.trim())
     .filter((one) => one !== '')) {
     const units = new Set((part.match(UNIT) ?? []).map((one) => (one.trim().startsWith('m') ? 'm' : 'yd')));
-    if (units.size > 1) return { ok: false, reason: `"${part}" names two units` };
+    if (units.size > 1) return { ok: false, reason: `"${part}" has two units` };
     const [unit = readerUnit] = units;
     const { weight, rest: said } = timesIn(part.replace(UNIT, ''));
     const left = LEFT.exec(said);
@@ -64,7 +64,7 @@ export function readNeeds(text: string, readerUnit: DistanceUnit): ReadNeeds {
       .replace(/\d+(\.\d+)?(\s?[-–]\s?\d+(\.\d+)?)?/, '')
       .replace(/\b(drive|hold|run)\b/g, '')
       .trim();
-    if (!span) return { ok: false, reason: `"${part}" names no distance` };
+    if (!span) return { ok: false, reason: `"${part}" has no distance` };
     if (strange !== '') return { ok: false, reason: `"${strange}" is not understood` };
     const [from, to] = [Number(span[1]), Number(span[2] ?? span[1])];
     if (to < from) return { ok: false, reason: `"${span[0]}" ends before it begins` };
@@ -74,10 +74,10 @@ export function readNeeds(text: string, readerUnit: DistanceUnit): ReadNeeds {
     );
     const [min, max] = DEMAND_BOUNDS.distanceM;
     if (distances.some((distanceM) => distanceM < min || distanceM > max))
-      return { ok: false, reason: `${span[0]} ${unit} is no shot` };
+      return { ok: false, reason: `${span[0]} ${unit} is not a shot` };
     const leftM = left ? storedMetres(Number(left[1]), unit) : undefined;
     if (leftM !== undefined && (leftM < DEMAND_BOUNDS.leftM[0] || leftM > DEMAND_BOUNDS.leftM[1]))
-      return { ok: false, reason: `${left![1]} ${unit} cannot be left` };
+      return { ok: false, reason: `${left![1]} ${unit} cannot be left over` };
     if (weight > DEMAND_BOUNDS.weight[1]) return { ok: false, reason: `${weight} times is too often` };
     const mustHold = !drive && /\bhold\b/.test(rest);
     for (const distanceM of distances)

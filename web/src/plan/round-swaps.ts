@@ -14,7 +14,7 @@ import { airWords } from '../conditions/air-units';
 
 /**
  * What goes out and in against the gamer, longest first, each with its reason, and what keeping the old one
- * would cost. Clubs the player no longer owns go without a word.
+ * would cost. Clubs the player no longer owns are left out silently.
  * @param why sentences of clubs, by their ids
  */
 export function swapsAgainst(
@@ -30,7 +30,7 @@ export function swapsAgainst(
   const runnersUp = new Map(reasons.map(({ id, runnerUp }) => [id, runnerUp?.id]));
   return Array.from({ length: Math.max(outs.length, ins.length) }, (_one, i): Swap => {
     const [outId, inId] = [outs[i], ins[i]];
-    // Where the runner-up is the club that goes out, the price of keeping it is told already.
+    // Where the runner-up is the club that goes out, the price of keeping it is shown already.
     const isTold = inId !== undefined && outId !== undefined && runnersUp.get(inId) === outId;
     return {
       ...(outId && { outId }),

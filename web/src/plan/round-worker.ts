@@ -61,7 +61,7 @@ export interface RoundAnswer {
   against: BagLoss | null;
 }
 
-/** Told now and then how far something long is; share of the whole. */
+/** Called now and then with the progress of long work, 0 to 1. */
 export type Progress = (share: number) => void;
 
 const rounds = new Map<string, RoundChoosing>();
@@ -75,7 +75,7 @@ function roundOf(request: RoundRequest | null): { request: RoundRequest; round: 
   if (!latest) throw new Error('no round has been worked out');
   return latest;
 }
-/** Between pieces of work, so that a word of progress gets out. */
+/** Between pieces of work, so that progress can be posted. */
 const breathe = () =>
   new Promise<void>((resolve) => {
     setTimeout(resolve);
@@ -204,7 +204,9 @@ const api = {
     }
   },
 
-  /** Why, with what decided against each runner-up, of the round worked out last; takes longer than the choice. */
+  /**
+   * Why, with what decided against each runner-up, of the round worked out last; takes longer than the choice.
+   */
   why(
     rules: RoundRules,
     answer: Pick<BagAnswer, 'best' | 'reasons' | 'leftOut'>,

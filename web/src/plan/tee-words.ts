@@ -3,8 +3,8 @@ import { ownZone } from '../fields/time-zones';
 
 /**
  * When a round begins: "08:40", with the reader's own clock where it shows another time, "08:40 (01:40
- * here)". Empty while nobody knows it.
- * @param zone of the event; null where nobody said
+ * here)". Empty while not known.
+ * @param zone of the event; null where not given
  */
 export function teeWords(
   { day, teeTime }: Pick<EventRound, 'day' | 'teeTime'>,

@@ -14,7 +14,7 @@ export type TravelScenario = Pick<AskedRound, 'request' | 'rules'> & {
 };
 
 const MAX_SCENARIOS = 12;
-/** Shares of its wind a round without a forecast is looked at in: as it is, calmer and windier. Ours. */
+/** Shares of its wind a round without a forecast is looked at in: as it is, calmer and windier. Our choice. */
 const WIND_SHARES = [1, 0.5, 1.5];
 const MAX_WIND_MPS = 30;
 

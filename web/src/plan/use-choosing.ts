@@ -2,7 +2,7 @@ import { wrap, type Remote } from 'comlink';
 import { onScopeDispose, ref, shallowRef, watch, type ComputedRef } from 'vue';
 import type { ChosenAnswer, ChoosingWorker, WeekQuestion } from './choosing-worker';
 
-/** Enough for two changes in one breath to be one question. */
+/** Long enough for two quick changes to be one question. */
 const SETTLE_MS = 40;
 const SLOW_MS = 400;
 

@@ -54,7 +54,7 @@ export function useEventRound(
       return on ? [{ round: one, course: on }] : [];
     }),
   );
-  /** What other rounds on this course asked for, of those whose shots were written down. */
+  /** What other rounds on this course asked for, of those whose shots were recorded. */
   const playedHere = steady(() =>
     demandsPlayed(
       roundsPlayed(store.sheet!, schedule.events, schedule.courses).filter(
@@ -70,7 +70,7 @@ export function useEventRound(
   /** A round as the worker is asked it, or why it cannot be. */
   function ask(one: EventRound): AskedRound | NotAskable {
     const on = courseOf(one);
-    if (!event.value || !on) return { reason: 'Its course is gone.', mendOn: 'course' };
+    if (!event.value || !on) return { reason: 'Its course was deleted.', fixOn: 'course' };
     try {
       const { request, rules } = roundRequestOf({
         player: store.sheet!.player,
@@ -81,11 +81,11 @@ export function useEventRound(
         limits: event.value.limits,
         school: school.value,
       });
-      if (!request.clubs.some(({ shots }) => shots.full)) return { reason: NO_DISTANCE_WORDS, mendOn: 'bag' };
+      if (!request.clubs.some(({ shots }) => shots.full)) return { reason: NO_DISTANCE_WORDS, fixOn: 'bag' };
       const against = bagOf(one.id)?.clubIds ?? plan().baseClubIds;
       return { roundId: one.id, request, rules, against, unit: unit.value };
     } catch (error) {
-      if (error instanceof InvalidInputError) return { reason: `The ${error.message}.`, mendOn: 'course' };
+      if (error instanceof InvalidInputError) return { reason: `The ${error.message}.`, fixOn: 'course' };
       throw error;
     }
   }

@@ -10,7 +10,8 @@ export interface RoundOnCourse {
 }
 
 /**
- * Asks for what the days of some rounds will be like, one after the other, with how far it is and a way to stop it.
+ * Asks for what the days of some rounds will be like, one after the other, with how far it is and a way to stop
+ * it.
  * @param take given what came, all at once, whatever round is looked at by then
  */
 export function useForecast(take: (came: readonly { roundId: string; set: EventRoundSet }[]) => void) {
@@ -54,7 +55,7 @@ export function useForecast(take: (came: readonly { roundId: string; set: EventR
         if (asking === controller) share.value = (i + 1) / rounds.length;
       }
       if (silent.length > 0)
-        problem.value = `The forecast says nothing of ${silent.join(', ')}. Write the air down by hand.`;
+        problem.value = `The forecast says nothing of ${silent.join(', ')}. Enter the air by hand.`;
     } catch (error) {
       if (!controller.signal.aborted) problem.value = (error as Error).message;
     }

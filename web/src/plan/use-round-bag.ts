@@ -5,7 +5,10 @@ import { steady } from '../app/steady';
 import { swapsAgainst } from './round-swaps';
 import type { AskedRound, useRound } from './use-round';
 
-/** The best bag of a round beside the one that is settled and the gamer: its steps, what changes, what is carried. */
+/**
+ * The best bag of a round beside the one that is settled and the gamer: its steps, what changes, what is
+ * carried.
+ */
 export function useRoundBag(
   asked: Ref<AskedRound | null>,
   chosen: ReturnType<typeof useRound>['chosen'],

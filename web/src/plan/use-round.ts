@@ -11,10 +11,10 @@ export interface AskedRound {
   unit: DistanceUnit;
 }
 
-/** Why a round cannot be asked, and the page that mends it. */
+/** Why a round cannot be asked, and the page that fixes it. */
 export interface NotAskable {
   reason: string;
-  mendOn: 'course' | 'bag';
+  fixOn: 'course' | 'bag';
 }
 export const isAskable = (told: AskedRound | NotAskable): told is AskedRound => 'request' in told;
 
@@ -38,8 +38,8 @@ const PAUSE_MS = 300;
 const IDLE_MS = 400;
 
 /**
- * A round's needs and best bag, by a worker that keeps rounds it has worked out: another day takes a breath,
- * another lock a blink.
+ * A round's needs and best bag, by a worker that keeps rounds it has worked out: another day takes about a
+ * second, another lock a few milliseconds.
  * @param asked null while there is nothing to choose for
  */
 export function useRound(asked: ComputedRef<AskedRound | null>) {
@@ -59,9 +59,14 @@ export function useRound(asked: ComputedRef<AskedRound | null>) {
   let day = '';
   /** and the day the worker was asked to work out last, which every other question is about. */
   let sentDay = '';
-  /** What was answered last: the same question asked again, because something else was saved, is no question. */
+  /**
+   * What was answered last: the same question asked again, because something else was saved, is no question.
+   */
   let answered = '';
-  /** What is being answered: it comes again when the change that asked it is sent, and once more when it is saved. */
+  /**
+   * What is being answered: it comes again when the change that asked it is sent, and once more when it is
+   * saved.
+   */
   let asking = '';
   let roundId = '';
 
@@ -70,7 +75,7 @@ export function useRound(asked: ComputedRef<AskedRound | null>) {
     running?.worker.terminate();
     running = undefined;
     asking = '';
-    // Another worker knows of no day.
+    // A new worker has no day yet.
     sentDay = '';
     busy.value = false;
     pending.value = false;
@@ -121,7 +126,7 @@ export function useRound(asked: ComputedRef<AskedRound | null>) {
       day = '';
       roundId = question.roundId;
     }
-    // What is being worked out for another day is of no use to anybody now.
+    // The work for another day is no longer needed.
     if (busy.value && key !== day) {
       running?.worker.terminate();
       running = undefined;

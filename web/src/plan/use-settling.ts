@@ -59,8 +59,8 @@ export function useSettling(
     work.clear();
   }
   /**
-   * Somebody is leaving in the middle: they go as soon as it is done, so that what was asked for is not lost. Where
-   * it cannot be done they stay, and read why.
+   * The user is leaving meanwhile: they go as soon as it is done, so that nothing is lost. If it fails they
+   * stay, and read why.
    */
   const isWaitedFor = ref(false);
   async function waitFor(): Promise<boolean> {

@@ -55,7 +55,7 @@ function write({ field, part }: Air, value: number | null): void {
       />
     </label>
     <p class="quiet small">
-      Calm. Carries read in other air are moved from here. An empty field is the usual:
+      Calm. Carries in other air are worked out from here. An empty field means:
       {{ airWords('temperature', BASELINE.temperatureC, unit) }}, sea level, {{ BASELINE.humidityPct }} %.
     </p>
   </fieldset>

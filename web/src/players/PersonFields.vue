@@ -8,8 +8,8 @@ import { mayNoteHere } from '../people/rights';
 import { useSheet } from '../sheet/sheet-store';
 
 /**
- * Who the player is: name, unit, hand, handicap, notes. Each saves as it is left; what cannot be taken stays,
- * with its reason.
+ * Who the player is: name, unit, hand, handicap, notes. Each saves when it is left; what is refused stays, with
+ * its reason.
  */
 const emit = defineEmits<{ save: [set: PlayerSet] }>();
 const store = useSheet();
@@ -89,14 +89,14 @@ function writeHandicap(text: string): void {
         "
         :disabled="!store.may('editPlayer')"
         :bad="complaints.has('handicap')"
-        placeholder="12 or +4; empty where nobody knows"
+        placeholder="12 or +4; empty if not known"
         @write="writeHandicap"
       />
       <span v-if="complaints.has('handicap')" class="verdict error small" role="alert"
         >■ {{ complaints.get('handicap')!.reason }}</span
       >
       <span v-else class="small"
-        >{{ skillWords(store.skill) }} Shots that were not measured scatter by it.</span
+        >{{ skillWords(store.skill) }} Shots that were not measured scatter accordingly.</span
       >
     </label>
     <label class="wide"

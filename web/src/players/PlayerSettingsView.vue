@@ -14,7 +14,7 @@ import HomeAir from './HomeAir.vue';
 import PersonFields from './PersonFields.vue';
 import StepLimits from './StepLimits.vue';
 
-/** Who the player is, what they read in, and from where on a step of theirs is too wide or too narrow. */
+/** Who the player is, what they read in, and the limits beyond which their steps are too wide or too narrow. */
 defineProps<{ playerId: string }>();
 const store = useSheet();
 const identity = useIdentity();
@@ -48,7 +48,7 @@ const wanted = computed(() =>
       Settings
       <template #says>
         <p class="quiet small">
-          Every field saves as it is left; Ctrl Z takes it back.<NameTag v-if="player.archived"
+          Each field saves when you leave it; Ctrl Z undoes it.<NameTag v-if="player.archived"
             >off the roster</NameTag
           >
         </p>
@@ -65,12 +65,12 @@ const wanted = computed(() =>
         <PersonFields @save="save" />
         <HomeAir @save="save" />
         <template v-if="wanted">
-          <h2>Wanted of every choice</h2>
+          <h2>What the player wants</h2>
           <ul class="wanted small">
             <li v-for="words in wanted" :key="words">{{ words }}</li>
           </ul>
           <NButton v-if="store.may('editPlayer')" size="small" @click="save({ preferences: null })">
-            Forget what is wanted of every choice
+            Clear what the player wants
           </NButton>
         </template>
       </section>

@@ -13,7 +13,9 @@ import { computed, ref } from 'vue';
 import TextField from '../fields/TextField.vue';
 import { useSheet } from '../sheet/sheet-store';
 
-/** From where on a step of a player's is too wide or too narrow: the usual figures, or the player's own. */
+/**
+ * The limits beyond which a player's steps are too wide or too narrow: the usual figures, or the player's own.
+ */
 const emit = defineEmits<{ save: [set: PlayerSet] }>();
 const store = useSheet();
 const player = computed(() => store.sheet!.player);
@@ -59,7 +61,7 @@ function allUsual(): void {
       </NButton>
     </div>
     <p class="quiet small">
-      The usual figures are common practice, no source. An empty field is the usual figure.
+      The usual figures are common practice, no source. An empty field means the usual figure.
     </p>
     <NTable size="small" :bordered="false" :bottom-bordered="false">
       <tbody>

@@ -23,7 +23,7 @@ const props = defineProps<{ unit: DistanceUnit }>();
 const store = useSheet();
 const settings = useSettings();
 const STEP_M = 1;
-/** Below this chance a distance is a hole. Ours. */
+/** Below this chance a distance counts as not covered. Our choice. */
 const HOLE = 0.4;
 const covers = shallowRef<readonly DistanceCover[]>([]);
 const clubs = computed(() =>
@@ -56,7 +56,7 @@ const nameOf = (cover: DistanceCover) =>
     ? `${store.clubsById.get(cover.best.clubId)?.name ?? '?'}${cover.best.shot === 'full' ? '' : ` ${shotKindWords(cover.best.shot)}`}`
     : '';
 
-/** Stretches nothing covers well. */
+/** Stretches that nothing covers well. */
 const holes = computed(() => {
   const found: { from: number; to: number; worst: number }[] = [];
   let open: { from: number; to: number; worst: number } | undefined;

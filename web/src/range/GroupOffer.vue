@@ -19,7 +19,10 @@ import { playingConditionsOf } from './range-store';
 import type { GroupSummary } from './range-worker';
 import Hint from '../app/Hint.vue';
 
-/** What the sheet says of a club, and the offer to take what it did in a session instead; or why it is not offered. */
+/**
+ * What the sheet says of a club, and the offer to take what it did in a session instead; or why it is not
+ * offered.
+ */
 const props = defineProps<{ session: SessionEntry; group: GroupSummary; unit: DistanceUnit }>();
 const emit = defineEmits<{ take: [shot: Shot] }>();
 const store = useSheet();

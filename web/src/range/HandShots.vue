@@ -11,7 +11,7 @@ import { useSheet } from '../sheet/sheet-store';
 import { BETWEEN_CLUBS, readHandShots } from './hand-shots';
 import { useRange } from './range-store';
 
-/** Carries written down by hand, several at once. */
+/** Carries entered by hand, several at once. */
 const props = defineProps<{ sessionId: string; unit: DistanceUnit }>();
 /** What is wrong with what was typed, or nothing. */
 const emit = defineEmits<{ problem: [text: string] }>();
@@ -37,7 +37,7 @@ watch(
 function writeDown(): void {
   const read = readHandShots(typed.value, props.unit, clubs.value);
   if (!read.ok) {
-    emit('problem', `${read.reason}; nothing was written down yet.`);
+    emit('problem', `${read.reason}; nothing was saved yet.`);
     return;
   }
   const inHand = clubId.value ? { clubId: clubId.value, shot: shotKind.value } : null;
@@ -46,7 +46,7 @@ function writeDown(): void {
     return hit ? [{ hit, strikes }] : [];
   });
   if (turns.length < read.turns.length) {
-    emit('problem', 'Choose the club first, or begin with its name: 7 iron 152 148.');
+    emit('problem', 'Choose the club first, or start with its name: 7 iron 152 148.');
     return;
   }
   emit('problem', '');
@@ -106,11 +106,11 @@ defineExpose({
       v-model:value="typed"
       aria-label="Carries by hand"
       :placeholder="`carries, ${unit}: 152 3L 148`"
-      title="Alt E. A club may stand before them: 7 iron 152 148 / PW 118"
+      title="Alt E. A club may come before them: 7 iron 152 148 / PW 118"
       autocomplete="off"
       @paste="paste"
     />
-    <NButton :disabled="typed.trim() === ''" attr-type="submit">Write down</NButton>
+    <NButton :disabled="typed.trim() === ''" attr-type="submit">Add</NButton>
   </NForm>
 </template>
 

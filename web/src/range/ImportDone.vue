@@ -3,7 +3,7 @@ import { digits } from '@tasche/core';
 import type { StrikeImportReport } from '@tasche/contract';
 import { NButton, NCard } from 'naive-ui';
 
-/** What came of a file that was taken in. */
+/** The result of an import. */
 defineProps<{ playerId: string; report: StrikeImportReport }>();
 const emit = defineEmits<{ saveRefusals: [] }>();
 </script>
@@ -11,14 +11,15 @@ const emit = defineEmits<{ saveRefusals: [] }>();
 <template>
   <NCard tag="section" class="result" role="status">
     <p v-if="report.taken > 0" class="verdict fine">
-      ● {{ digits(report.taken) }} shots taken, on {{ report.days.length }}
+      ● {{ digits(report.taken) }} shots imported, on {{ report.days.length }}
       {{ report.days.length === 1 ? 'day' : 'days' }}.
     </p>
     <p v-else class="verdict warning">◆ Nothing new in it.</p>
     <p class="small">
-      <template v-if="report.duplicates">{{ digits(report.duplicates) }} were known already. </template
-      ><template v-if="report.otherClubs">{{ digits(report.otherClubs) }} of clubs left out. </template
-      ><template v-if="report.refused">{{ digits(report.refused) }} could not be taken. </template>Ctrl Z
+      <template v-if="report.duplicates">{{ digits(report.duplicates) }} were here already. </template
+      ><template v-if="report.otherClubs"
+        >{{ digits(report.otherClubs) }} with clubs that were left out. </template
+      ><template v-if="report.refused">{{ digits(report.refused) }} could not be imported. </template>Ctrl Z
       takes it back.
     </p>
     <p v-if="report.refusals.length > 0">

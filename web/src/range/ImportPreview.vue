@@ -10,7 +10,7 @@ import { useSheet } from '../sheet/sheet-store';
 import RefusedRows from './RefusedRows.vue';
 import { carriesBeside, unitDoubt } from './import-carries';
 
-/** What would come of a file: its clubs and what each carries beside the sheet, and what cannot be taken. */
+/** The preview of an import: its clubs and what each carries beside the sheet, and what cannot be imported. */
 const props = defineProps<{
   report: StrikeImportReport;
   unit: DistanceUnit;
@@ -54,15 +54,15 @@ function setShot(label: string, match: ClubMatch, shot: ShotKind): void {
   <p>
     <b>{{ digits(report.rows) }}</b> {{ report.rows === 1 ? 'row' : 'rows'
     }}<template v-if="report.days.length > 0"> on {{ counted(report.days.length, 'day') }}{{ days }}</template
-    >: <b>{{ digits(wouldTake) }}</b> to take<template v-if="report.duplicates"
+    >: <b>{{ digits(wouldTake) }}</b> to import<template v-if="report.duplicates"
       >, {{ digits(report.duplicates) }} of them known already</template
     ><template v-if="report.refused"
       >, <span class="verdict error">■ {{ digits(report.refused) }} that cannot be</span></template
     >.
   </p>
   <p v-if="wouldTake === 0 && rows.length > 0" class="verdict warning" role="status">
-    ◆ Say which {{ isOfOneClub || rows.length === 1 ? 'club it is' : 'clubs they are' }} below; nothing is
-    taken of a club that is left out.
+    ◆ Say which {{ isOfOneClub || rows.length === 1 ? 'club it is' : 'clubs they are' }} below; shots of a
+    club that is left out are not imported.
   </p>
   <p v-if="doubt" class="verdict warning" role="status">◆ {{ doubt }}</p>
   <div class="two">

@@ -20,7 +20,7 @@ import ImportPreview from './ImportPreview.vue';
 import { useFileImport } from './use-file-import';
 import Hint from '../app/Hint.vue';
 
-/** A launch monitor's file in: what its columns are, what its clubs are, what would come of it; then it is taken. */
+/** Importing a launch monitor's file: its columns, its clubs, a preview; then the import. */
 const props = defineProps<{ playerId: string }>();
 const store = useSheet();
 const baseline = computed(() => baselineOf(store.sheet!.player));
@@ -57,7 +57,7 @@ const noClubColumn = computed(
 <template>
   <div class="page">
     <PageHead :of="store.sheet!.player.name">
-      Bring a file
+      Import a file
       <template #breadcrumb><Breadcrumb :pages="pagesAbove(store.sheet!.player, 'range')" /></template>
       <template #says>
         <p class="quiet small">
@@ -83,9 +83,7 @@ const noClubColumn = computed(
     </p>
     <ImportDone v-if="done" :player-id="playerId" :report="done" @save-refusals="saveRefusals" />
     <template v-if="look && !done">
-      <h2>
-        Columns <span v-if="remembered" class="small quiet">as this source was read the last time</span>
-      </h2>
+      <h2>Columns <span v-if="remembered" class="small quiet">read as last time</span></h2>
       <ImportColumns
         :mapping="mapping"
         :look="look"
@@ -93,7 +91,7 @@ const noClubColumn = computed(
         :is-ready="isReady"
         @update:mapping="map"
       />
-      <h2>Where and off what</h2>
+      <h2>Place and surface</h2>
       <div class="bar file-choices small">
         <label>Where <TextField aria-label="Where" v-model:value="session.name" maxlength="80" /></label>
         <label
@@ -127,7 +125,7 @@ const noClubColumn = computed(
         />
         <p class="bar take">
           <NButton :disabled="sending !== null || wouldTake === 0" @click="send('good')" type="primary">
-            Take {{ digits(wouldTake) }} {{ wouldTake === 1 ? 'shot' : 'shots' }}</NButton
+            Import {{ digits(wouldTake) }} {{ wouldTake === 1 ? 'shot' : 'shots' }}</NButton
           ><RouterLink class="plain-button" :to="{ name: 'range', params: { playerId } }">Cancel</RouterLink>
         </p>
       </template>

@@ -72,7 +72,7 @@ const state = computed(() =>
       ? `${props.monitor.device} is here`
       : props.monitor.state === 'away'
         ? 'the monitor cannot be reached; reconnects by itself'
-        : 'no monitor is set up; write shots down by hand, or bring a file',
+        : 'no monitor is set up; enter shots by hand, or import a file',
 );
 defineExpose({ hitTen });
 </script>

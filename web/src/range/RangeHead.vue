@@ -29,14 +29,14 @@ const player = computed(() => store.sheet!.player);
         >, {{ settingWords(playingConditionsOf(session), unit) }}; {{ session.source }}.
         <template v-if="session.notes">{{ session.notes }}</template>
       </p>
-      <p v-else class="quiet small">Nothing was hit yet. Open a session, or bring a launch monitor’s file.</p>
+      <p v-else class="quiet small">No shots yet. Open a session, or import a launch monitor’s file.</p>
     </template>
     <template #actions>
       <Later :px="34">
         <UnitButton :own="player.distanceUnit" />
         <LinkButton :to="{ name: 'basket', params: { playerId } }">Next basket <kbd>Alt K</kbd></LinkButton>
         <LinkButton v-if="store.may('addStrikes')" :to="{ name: 'range-import', params: { playerId } }"
-          >Bring a file</LinkButton
+          >Import a file</LinkButton
         >
         <NButton v-if="store.may('addSession')" @click="emit('new')" type="primary"
           >New session <kbd>Alt N</kbd></NButton

@@ -97,7 +97,7 @@ useShortcuts('The range', {
       the older ones.
     </p>
     <p v-if="range.state === 'away'" class="verdict warning" role="status">
-      ◆ The server cannot be reached; this page fills by itself as soon as it can be.
+      ◆ The server cannot be reached; this page fills by itself as soon as the server answers.
     </p>
     <Later :px="400">
       <div class="split">
@@ -163,7 +163,7 @@ useShortcuts('The range', {
             <LoadingRows v-else-if="range.state === 'loading'" />
             <NCard v-else-if="!session.live" class="empty">
               <NEmpty
-                description="Nothing was hit here yet. Take shots from the monitor, write them down by hand, or bring a file."
+                description="No shots here yet. Take shots from the monitor, enter them by hand, or import a file."
               />
             </NCard>
           </template>

@@ -2,7 +2,7 @@
 import Later from '../app/Later.vue';
 import RangePage from './RangePage.vue';
 
-/** The range, once the page that was left is gone: both in one breath would hold the browser up. */
+/** The range, once the page that was left is gone: both at once would block the browser. */
 const props = defineProps<{ playerId: string; sessionId?: string }>();
 </script>
 

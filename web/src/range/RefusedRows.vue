@@ -6,7 +6,7 @@ import { computed } from 'vue';
 import DataTable from '../app/DataTable.vue';
 import type { DataColumn } from '../app/data-table';
 
-/** What of a file cannot be taken, with its reasons; where it is much, the reasons summed up go before the lines. */
+/** What of a file cannot be imported, with its reasons; if it is a lot, a summary comes before the lines. */
 const props = defineProps<{ report: Pick<StrikeImportReport, 'refused' | 'reasons' | 'refusals'> }>();
 const emit = defineEmits<{ save: [] }>();
 
@@ -52,12 +52,12 @@ const COLUMNS: readonly DataColumn<Row>[] = [
 <template>
   <div>
     <p class="title">
-      <b>Cannot be taken</b>
+      <b>Not imported</b>
       <NButton size="small" @click="emit('save')">Save the list</NButton>
     </p>
     <DataTable
       class="refused"
-      caption="Cannot be taken"
+      caption="Not imported"
       :columns="COLUMNS"
       :rows="rows"
       :row-key="({ key }) => key"

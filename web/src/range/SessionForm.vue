@@ -12,7 +12,7 @@ import { reactive } from 'vue';
 import { today } from '../app/day';
 import { useSheet } from '../sheet/sheet-store';
 
-/** Where and off what a session is held; its air is set beside it once it is open. */
+/** Place and surface a session is held; its air is set beside it once it is open. */
 const props = defineProps<{ session?: SessionDetails; baseline: PlayingConditions; action: string }>();
 const emit = defineEmits<{ save: [details: SessionDetails]; leave: [] }>();
 
@@ -26,7 +26,7 @@ const draft = reactive<SessionDetails>({
   conditions: props.session?.conditions ?? props.baseline.conditions,
   surface: props.session?.surface ?? MEDIUM_FAIRWAY,
 });
-const { wasKept, beginAnew, end } = useKeptDraft(
+const { wasKept, startOver, end } = useKeptDraft(
   `session/${store.sheet!.player.id}/${props.session ? 'edit' : 'new'}`,
   wholeDraft(draft),
 );
@@ -48,7 +48,7 @@ function leave(): void {
 
 <template>
   <NCard class="form">
-    <KeptNote :kept="wasKept" @anew="beginAnew" />
+    <KeptNote :kept="wasKept" @start-over="startOver" />
     <NForm ref="form" :model="draft" :rules="rules" size="small" @submit.prevent="submit(save)">
       <NFormItem label="Where" path="name">
         <TextField aria-label="Where" v-model:value="draft.name" autofocus placeholder="Home range" />

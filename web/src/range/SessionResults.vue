@@ -37,7 +37,7 @@ const props = defineProps<{
   rows: WorkedShots;
   groups: readonly GroupSummary[];
   drifts: readonly DriftRow[];
-  /** What each club is held against. */
+  /** What each club is compared with. */
   span: DriftSpan;
   unit: DistanceUnit;
   /** Why the shots could not be worked out; empty where they were. */
@@ -141,7 +141,7 @@ function take(group: GroupSummary, shot: Shot): void {
     }}); the shots further down are as they were hit.
     <Later
       ><label class="against"
-        >Each club against itself:
+        >Each club compared with itself:
         <ChoiceField
           :value="span"
           @update:value="
@@ -168,7 +168,7 @@ function take(group: GroupSummary, shot: Shot): void {
     <Later :px="CHART_PX"
       ><figure>
         <figcaption class="small quiet">
-          Where they came down, from above; a dashed ellipse is to hold {{ HELD_SHARE * 10 }} of the next ten
+          Where they came down, from above; a dashed ellipse should hold {{ HELD_SHARE * 10 }} of the next ten
         </figcaption>
         <FlightChart
           v-if="looked.some(({ points }) => points.xs.length > 0)"
@@ -177,7 +177,7 @@ function take(group: GroupSummary, shot: Shot): void {
           :label="`Landing points of ${counted(looked.length, 'club')}; the table above sums them up`"
         />
         <p v-else class="small quiet">
-          The side of these shots is not known. By hand it is written after the carry: 152 3L.
+          The side of these shots is not known. By hand, enter it after the carry: 152 3L.
         </p>
       </figure></Later
     >

@@ -4,7 +4,7 @@ import { computed } from 'vue';
 import { useRead } from '../api/read';
 import ProblemLine from '../app/ProblemLine.vue';
 
-/** What the monitor sent that could not be taken, and why. */
+/** What the monitor sent that could not be used, and why. */
 const props = defineProps<{ sessionId: string }>();
 const read = useRead<Page<SetAsideView>>(() => `/sessions/${props.sessionId}/set-aside?limit=200`);
 const page = computed(() => read.found.value);

@@ -20,7 +20,9 @@ import type { WorkedShots } from './worked-shots';
 import { clubColumns, strikeColumns } from './strike-units';
 import Hint from '../app/Hint.vue';
 
-/** The balls of a session one by one, the newest first, as they were given; what was worked out is in italics. */
+/**
+ * The balls of a session one by one, the newest first, as they were given; what was worked out is in italics.
+ */
 const props = defineProps<{
   strikes: readonly StrikeView[];
   rows: WorkedShots;
@@ -34,7 +36,7 @@ const emit = defineEmits<{
   give: [id: string, set: { clubId?: string; shot?: ShotKind }];
 }>();
 const store = useSheet();
-/** Thousands of rows at once would hold the page up. */
+/** Thousands of rows at once would block the page. */
 const PAGE = 25;
 
 /** A ball with its number in the session. */

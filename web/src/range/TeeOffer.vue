@@ -59,7 +59,7 @@ function signed(metres: number): string {
     >
     <NButton
       v-if="store.may('editClub')"
-      title="Against its carry off the turf; the less is known, the nearer it is to nothing"
+      title="Against its carry off the turf; the less is known, the closer to zero"
       @click="emit('take', { ...turf!, teeGainM })"
       size="small"
     >

@@ -3,13 +3,17 @@ import type { PlayingConditions } from '@tasche/core';
 import { buildLofts, strikeClub, type TodaysClub } from './strike-club';
 import type { SessionStrikes } from './range-worker';
 
-/** Earlier sessions of a player, whose shots the worker reads by itself: thousands of them never touch the page. */
+/**
+ * Earlier sessions of a player, whose shots the worker reads by itself: thousands of them never touch the page.
+ */
 export interface EarlierSessions {
   playerId: string;
-  /** Another edition is read anew. */
+  /** Another edition is read again. */
   edition: number;
   sessions: readonly { id: string; setting: PlayingConditions; hitOff: HitOff }[];
-  /** What was hit off in the session they are held against: off a tee a club is held against itself off a tee. */
+  /**
+   * What was hit off in the session they are compared with: shots off a tee are compared with shots off a tee.
+   */
   hitOff: HitOff;
   clubs: readonly TodaysClub[];
 }

@@ -77,7 +77,7 @@ function readStrikes(words: readonly string[], unit: DistanceUnit): Strike[] | s
       // A side may be written apart from its letter: "148 3 L".
       const isSide = SIDE_WORD.test(words[i + 1] ?? '');
       if (!isSide && (carryM < min || carryM > max))
-        return `${word}${carry[2] ? '' : ` ${unit}`} is no carry`;
+        return `${word}${carry[2] ? '' : ` ${unit}`} is not a carry`;
       strikes.push({ carryM });
     } else if (side || SIDE_WORD.test(word)) {
       const size = side ? metres(side[1]!, unit) : strikes.pop()?.carryM;

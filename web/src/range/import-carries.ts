@@ -4,7 +4,7 @@ import { shotIn } from '@tasche/core';
 type Label = StrikeImportReport['labels'][number];
 
 /**
- * A club of a file beside the sheet: what its shots carry on average, and what is written down of the same
+ * A club of a file beside the sheet: what its shots carry on average, and what is recorded of the same
  * shot. Metres.
  */
 interface CarriesBeside {
@@ -28,7 +28,7 @@ export function carriesBeside(
 
 /**
  * Farther from the sheet than this over the middle of all clubs is looked at: a metre is 9 % more than a
- * yard. Ours.
+ * yard. Our choice.
  */
 const DOUBT_SHARE = 0.06;
 const YARD_M = 0.9144;

@@ -5,7 +5,7 @@ import type { SessionStrikes } from './range-worker';
 type Sort = Pick<SessionStrikes['strikes'][number], 'club'> &
   Pick<SessionStrikes['strikes'][number]['strike'], 'clubId' | 'shot' | 'leftOut'>;
 
-/** The balls of a session on their way to the worker: columns, as thousands of objects hold the page up. */
+/** The balls of a session on their way to the worker: columns, as thousands of objects would block the page. */
 export interface PackedStrikes {
   setting: PlayingConditions;
   ids: readonly string[];

@@ -66,11 +66,11 @@ export function landingView(all: readonly Landings[], unit: DistanceUnit, ink: C
         name,
         type: 'scatter' as const,
         data: carries.map((x, k): Point => [far(x), far(ys[k]!)]),
-        // Told apart by shape too: colour alone does not speak to everybody.
+        // Told apart by shape too: not everyone can tell colours apart.
         symbol: SYMBOLS[i % SYMBOLS.length]!,
         symbolSize: 8,
         itemStyle: { color: colour, opacity: 0.6 },
-        // Drawn in one go: a thousand of them one by one hold the page up.
+        // Drawn in one go: a thousand of them one by one would block the page.
         large: carries.length > MAX_SINGLE,
         largeThreshold: MAX_SINGLE,
       },

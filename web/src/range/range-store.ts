@@ -52,7 +52,7 @@ export const useRange = defineStore('range', () => {
         ]),
       ),
   );
-  /** Grows whenever the server's shots may have changed: what a worker holds of them is read anew. */
+  /** Grows whenever the server's shots may have changed: what a worker holds of them is read again. */
   const edition = ref(0);
 
   /** @param shots which are wanted; null for none, the sessions alone */
@@ -80,14 +80,14 @@ export const useRange = defineStore('range', () => {
     isReadingOnceMore = true;
     while (isOlder) {
       isOlder = false;
-      // The first answer of all is waited for, not asked for anew.
+      // The first answer of all is waited for, not asked for again.
       if (hit.value.value === undefined) await hit.again();
       await Promise.all([list.again(), hit.again()]);
     }
     isReadingOnceMore = false;
   }
 
-  /** A ball that came by the live line; one that is known already changes nothing. */
+  /** A ball from the live stream; one that is known already changes nothing. */
   function take(strike: StrikeView): boolean {
     if (strikes.value.some(({ id }) => id === strike.id)) return false;
     if (wanted.value && reader.isFetching({ queryKey: ['strikes', wanted.value.playerId] }) > 0)
@@ -108,7 +108,7 @@ export const useRange = defineStore('range', () => {
       if (list) list.push(strike);
       else of.set(strike.sessionId, [strike]);
     }
-    // A ball that came late by the live line stands where it was hit.
+    // A late ball from the live stream is placed where it was hit.
     for (const list of of.values()) list.sort((a, b) => a.number - b.number);
     return of;
   });
@@ -158,7 +158,7 @@ export const useRange = defineStore('range', () => {
     if (!touched) return;
     edition.value += 1;
     if ('result' in sent && sent.outgoing.kind === 'change') {
-      // Until it is read anew, it is what was done.
+      // Until it is read again, it is what was done.
       const done = withCommands(
         'sessions',
         { sessions: list.value.value ?? [], strikes: hit.value.value?.strikes ?? [] },

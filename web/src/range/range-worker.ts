@@ -95,7 +95,7 @@ function crossed(builds: Parameters<typeof crossingOf>[0], question: Question): 
   return grid ? { grid, measure } : null;
 }
 
-/** Fewer shots make no mean worth holding anything against. Ours. */
+/** Fewer shots make no mean worth holding anything against. Our choice. */
 const FEWEST_OF_A_MEAN = 4;
 
 const known = new Map<string, CompleteStrike | string>();
@@ -225,7 +225,9 @@ const api = {
     return transfer({ shots, groups: summaries(groups, outliers, baseline) }, [shots.numbers.buffer]);
   },
 
-  /** Each club against itself: what was hit before, and what was hit in the session that was read last. */
+  /**
+   * Each club compared with itself: what was hit before, and what was hit in the session that was read last.
+   */
   async drift(earlier: EarlierSessions): Promise<{ drifts: DriftRow[]; isPart: boolean }> {
     if (!shown) return { drifts: [], isPart: false };
     const { groups: today, baseline } = shown;
@@ -287,7 +289,7 @@ const api = {
   },
 
   /**
-   * What was said of the clubs of a day's sessions before it, held against what they found; clubs hit too
+   * What was said of the clubs of a day's sessions before it, compared with what they found; clubs hit too
    * seldom are left out.
    */
   predict(

@@ -54,7 +54,7 @@ export async function lookAtFile(file: Blob, distanceUnit: 'yd' | 'm'): Promise<
   }
   const heads = first.map((head) => head.trim().slice(0, 200));
   const rows = filledRows(data.slice(skipLines + 1));
-  if (heads.length === 0 || rows.length === 0) throw new Error('No rows under a line of heads were found.');
+  if (heads.length === 0 || rows.length === 0) throw new Error('No rows under a header line were found.');
   return {
     ...seen,
     hasHeads: true,

@@ -1,12 +1,14 @@
 import type { MonitorView, StrikeView } from '@tasche/contract';
 import { onScopeDispose, ref, shallowRef, watch, type Ref } from 'vue';
 
-/** A line the server refused is asked for again after so long: the session itself may still be on its way there. */
+/**
+ * A refused stream is requested again after this time: the session itself may not have reached the server yet.
+ */
 const AGAIN_MS = 1000;
 
 /**
- * What comes in while a session is live. The browser takes a broken line up again by itself and says where it
- * was, so nothing is missed; what was missed while the page was closed comes with the session itself.
+ * What comes in while a session is live. The browser reconnects by itself and says where it was, so nothing is
+ * missed; what was missed while the page was closed comes with the session itself.
  */
 export function useLive(sessionId: Ref<string | undefined>, onStrike: (strike: StrikeView) => void) {
   const monitor = shallowRef<MonitorView>({ state: 'none', device: null, simulated: false });
@@ -27,7 +29,7 @@ export function useLive(sessionId: Ref<string | undefined>, onStrike: (strike: S
     };
     opened.onerror = () => {
       line.value = 'broken';
-      // The browser gives up on a line that was refused, and tries again only where one broke.
+      // The browser gives up when a stream is refused, and reconnects only when one breaks.
       if (opened.readyState === EventSource.CLOSED)
         again = setTimeout(() => {
           open(id);

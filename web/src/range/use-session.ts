@@ -11,7 +11,7 @@ import { rangeWorker } from './range-link';
 import type { DriftRow, GroupSummary } from './range-worker';
 import { WorkedShots } from './worked-shots';
 
-/** What a session is held against: how many days before it, from and to. */
+/** What a session is compared with: how many days before it, from and to. */
 export const DRIFT_SPANS = {
   'all before': [1, Infinity],
   'the month before': [1, 31],
@@ -20,7 +20,7 @@ export const DRIFT_SPANS = {
 export type DriftSpan = keyof typeof DRIFT_SPANS;
 
 const idle = () => new Promise<void>((resolve) => void whenIdle(resolve));
-/** Until what changed is drawn: too much of it in one breath holds the page up. */
+/** Until what changed is drawn: too much at once blocks the page. */
 const drawnFirst = () => new Promise<void>((resolve) => setTimeout(resolve));
 
 /** One session filled in and summed up by the worker, and its clubs against what they did before. */
@@ -30,7 +30,7 @@ export function useSession(
 ) {
   const range = useRange();
   const route = useRoute();
-  /** What each club is held against: itself before. Part of the address. */
+  /** What each club is compared with: itself before. Part of the address. */
   const span = computed<DriftSpan>(
     () =>
       (Object.keys(DRIFT_SPANS) as DriftSpan[]).find((one) => one === route.query.against) ?? 'all before',
@@ -42,7 +42,7 @@ export function useSession(
   const groups = shallowRef<readonly GroupSummary[]>([]);
   const drifts = shallowRef<readonly DriftRow[]>([]);
   const problem = ref('');
-  /** What is to be known of the sessions the clubs are held against; empty where all is well. */
+  /** What is to be known of the sessions the clubs are compared with; empty where all is well. */
   const earlierSays = ref('');
   let lastRequestId = 0;
   let shownId: string | undefined;
@@ -105,12 +105,12 @@ export function useSession(
       if (requestId !== lastRequestId) return;
       drifts.value = answer.drifts;
       earlierSays.value = answer.isPart
-        ? `Only the newest ${digits(MAX_STRIKES_ANSWERED)} shots are held against.`
+        ? `Compared with the newest ${digits(MAX_STRIKES_ANSWERED)} shots only.`
         : '';
     } catch {
       if (requestId !== lastRequestId) return;
       drifts.value = [];
-      earlierSays.value = 'Earlier shots could not be read, so no club is held against itself before.';
+      earlierSays.value = 'Earlier shots could not be read, so no club is compared with its own past.';
     }
   }
 

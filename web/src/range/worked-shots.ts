@@ -25,7 +25,9 @@ interface WorkedRow {
   outlier: Outlier | undefined;
 }
 
-/** The balls of a session on their way from the worker: columns, as thousands of objects hold the page up. */
+/**
+ * The balls of a session on their way from the worker: columns, as thousands of objects would block the page.
+ */
 export interface PackedShots {
   ids: readonly string[];
   /** Of each ball in turn its parts, its carry at the baseline, and 1 where its side is known. */

@@ -12,7 +12,7 @@ import TextField from '../fields/TextField.vue';
 import { useForm } from '../fields/use-form';
 import { newPlayerCommands } from './new-player';
 
-/** Writes a new player down, and goes to their bag. */
+/** Adds a new player, and goes to their bag. */
 const router = useRouter();
 const problem = ref('');
 const draft = reactive({ name: '', unit: 'yd' as DistanceUnit, hand: 'right' as 'right' | 'left' });
@@ -37,7 +37,7 @@ async function add(): Promise<void> {
   <NCard class="add">
     <NForm ref="form" :model="draft" :rules="rules" size="small" @submit.prevent="submit(() => void add())">
       <NFormItem label="Name" path="name">
-        <TextField aria-label="Name" v-model:value="draft.name" autofocus placeholder="Who plays?" />
+        <TextField aria-label="Name" v-model:value="draft.name" autofocus placeholder="Name of the player" />
       </NFormItem>
       <NFormItem label="Carries in" path="unit">
         <ChoiceField
@@ -52,7 +52,7 @@ async function add(): Promise<void> {
       <NFormItem label="Hand" path="hand">
         <ChoiceField v-model:value="draft.hand" label="Hand" :options="['right', 'left']" />
       </NFormItem>
-      <NButton type="primary" attr-type="submit">Add and write the bag down</NButton>
+      <NButton type="primary" attr-type="submit">Add and enter the bag</NButton>
       <ProblemLine :text="problem" />
     </NForm>
   </NCard>

@@ -17,7 +17,10 @@ import { textOfFile } from '../files/text-of-file';
 import { clubsOfGamer, newPlayerCommands } from './new-player';
 import { listedCells, listedPlayers, type ListedPlayer } from './player-list';
 
-/** A list of several players' clubs comes in: each is a new player with a gamer, looked at before anything is added. */
+/**
+ * A list of several players' clubs comes in: each is a new player with a gamer, looked at before anything is
+ * added.
+ */
 const props = defineProps<{ known: readonly string[] }>();
 const emit = defineEmits<{ close: [] }>();
 const MAX_BYTES = 2_000_000;
@@ -27,7 +30,7 @@ const problem = ref('');
 const table = shallowRef<HeadedCells | null>(null);
 const unit = ref<DistanceUnit>('yd');
 const hand = ref<'right' | 'left'>('right');
-/** Whom a try that failed had added: they are not added again, and are on the roster by then. */
+/** Those added by an attempt that then failed: they are not added again, and are on the roster by then. */
 const added = ref<readonly string[]>([]);
 const share = ref<number | null>(null);
 
@@ -43,7 +46,7 @@ const rejected = computed(() =>
     .flatMap(({ name, rejected: cells }) => cells.map((cell) => ({ ...cell, player: name }))),
 );
 function whatOf({ isKnown, clubs }: ListedPlayer): string {
-  if (isKnown) return 'is on the roster: bring these in on their bag’s page';
+  if (isKnown) return 'is on the roster: import these on their bag’s page';
   if (clubs.length === 0) return 'no club could be read';
   const inBag = clubsOfGamer(clubs).length;
   return inBag === clubs.length ? 'new' : `new; ${inBag} in the gamer, the rest in the locker`;
@@ -104,10 +107,10 @@ onBeforeUnmount(() => (isStopped = true));
 </script>
 
 <template>
-  <PageWindow title="Bring a list of bags in" :px="820" @close="emit('close')">
+  <PageWindow title="Import a list of bags" :px="820" @close="emit('close')">
     <p class="quiet">
-      A row a club, with a column that says whose it is, saved as CSV or text. Each player comes onto the
-      roster with a gamer; you see who before it happens.
+      One row per club, with a column for the player, saved as CSV or text. Each player is added to the roster
+      with a gamer; you see who before it happens.
     </p>
     <FileField
       label="List of bags"
@@ -133,7 +136,7 @@ onBeforeUnmount(() => (isStopped = true));
         />
         <span>all of them</span>
         <ChoiceField v-model:value="hand" label="Hand" size="small" :options="['right', 'left']" />
-        <span>handed, until their settings say otherwise.</span>
+        <span>handed, unless their settings say otherwise.</span>
       </div>
       <div class="lists">
         <DataTable
@@ -144,11 +147,11 @@ onBeforeUnmount(() => (isStopped = true));
         />
         <template v-if="rejected.length > 0">
           <p class="verdict warning">
-            ◆ {{ counted(rejected.length, 'cell') }} cannot be taken: they stay empty, and a row without a
-            club we know is left out.
+            ◆ {{ counted(rejected.length, 'cell') }} cannot be read: they stay empty, and a row without a club
+            is left out.
           </p>
           <DataTable
-            caption="Cannot be taken"
+            caption="Not imported"
             :columns="REFUSED"
             :rows="rejected"
             :row-key="({ line, column, reason }) => `${line} ${column} ${reason}`"

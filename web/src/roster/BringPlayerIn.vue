@@ -37,7 +37,7 @@ async function choose(chosen: File): Promise<void> {
   try {
     head.value = playerFileHeadSchema.validateSync(JSON.parse(line!)) as PlayerFileHead;
   } catch {
-    problem.value = `${chosen.name} is no player’s file. One is made under a player’s settings, “As a file”.`;
+    problem.value = `${chosen.name} is not a player’s file. One is made under a player’s settings, “As a file”.`;
   }
 }
 
@@ -82,9 +82,9 @@ onBeforeUnmount(() => sending.value?.cancel());
 </script>
 
 <template>
-  <PageWindow title="Bring a player in" :px="560" @close="emit('close')">
+  <PageWindow title="Import a player" :px="560" @close="emit('close')">
     <p class="quiet">
-      A player who was taken out as a file comes in as a new player, with everything: clubs, readings, bags,
+      A player who was exported as a file is added as a new player, with everything: clubs, readings, bags,
       plans, sessions, shots, jobs, wishes, and who did what when.
     </p>
     <FileField
@@ -97,7 +97,7 @@ onBeforeUnmount(() => sending.value?.cancel());
       <b>{{ file?.name ?? 'Choose a file' }}</b> <span class="quiet">or drop it here</span>
     </FileField>
     <p v-if="head" role="status">
-      <b>{{ head.name }}</b>, taken out {{ shortMoment(head.takenOutAt) }}. {{ holds }}.
+      <b>{{ head.name }}</b>, exported {{ shortMoment(head.takenOutAt) }}. {{ holds }}.
     </p>
     <ProblemLine :text="problem">
       <span v-for="{ field } in fields" :key="field" class="quiet small">({{ field }})</span></ProblemLine
@@ -108,7 +108,7 @@ onBeforeUnmount(() => sending.value?.cancel());
     </p>
     <div v-else class="bar">
       <NButton type="primary" :disabled="!head" @click="bring">
-        Bring {{ head?.name ?? 'the player' }} in
+        Import {{ head?.name ?? 'the player' }}
       </NButton>
       <NButton @click="emit('close')">Cancel</NButton>
     </div>

@@ -8,7 +8,7 @@ import { post } from '../api/request';
 import ProblemLine from '../app/ProblemLine.vue';
 import { MADE_UP_PLAYERS, madeUpPlayer, type MadeUpPlayer } from './made-up-players';
 
-/** Somebody made up, to see what a bag looks like before one's own is written down. */
+/** A made-up player, to see what a bag looks like before entering one's own. */
 const router = useRouter();
 const problem = ref('');
 const lookingAt = ref('');
@@ -30,9 +30,7 @@ async function lookAt(one: MadeUpPlayer): Promise<void> {
 <template>
   <NCard tag="section" class="made-up">
     <h2>Or look around first</h2>
-    <p class="quiet">
-      Somebody made up comes onto the roster with a whole bag; the settings take them off again.
-    </p>
+    <p class="quiet">Adds a made-up player with a full bag; their settings remove them again.</p>
     <ul>
       <li v-for="one in MADE_UP_PLAYERS" :key="one.name">
         <NButton

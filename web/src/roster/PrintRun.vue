@@ -45,7 +45,7 @@ const address = computed(
         ? `At most ${MAX_PLAYERS} players at once.`
         : playerIds.length === 0
           ? 'Tick players.'
-          : 'Tick what is to be printed.'
+          : 'Tick what to print.'
     }}</span>
     <NButton size="small" @click="emit('leave')">Cancel</NButton>
   </NCard>

@@ -16,7 +16,7 @@ import RosterCard from './RosterCard.vue';
 import RosterLooks from './RosterLooks.vue';
 import { grouped, mostPressing, rosterRows, shownRows, type RosterLook } from './roster-groups';
 
-// Asked for by few: they are no part of what is waited for at first.
+// Rarely used: not part of the first load.
 const AddPlayer = defineAsyncComponent(() => import('./AddPlayer.vue'));
 const MadeUpPlayers = defineAsyncComponent(() => import('./MadeUpPlayers.vue'));
 const PrintRun = defineAsyncComponent(() => import('./PrintRun.vue'));
@@ -69,7 +69,7 @@ function flip(id: string): void {
   run.value = next;
 }
 const changed = computed(() => here.value.filter(({ recent }) => recent.length > 0).length);
-/** Whoever is searched for or sorted may be on a later page: then all of them are read. */
+/** A search or a sort needs the later pages too: then all of them are read. */
 watch(
   [() => view.value, () => entries.value?.length],
   () => {
@@ -105,9 +105,9 @@ const faults = computed(() => here.value.filter((entry) => (entry.gamer?.faults 
       </template>
       <template #actions>
         <NButton v-if="here.length > 0 && !run" @click="run = new Set()">Print run…</NButton>
-        <NButton v-if="isOwner" @click="bringing = true">Bring a player in…</NButton>
+        <NButton v-if="isOwner" @click="bringing = true">Import a player…</NButton>
         <template v-if="mayAdd">
-          <NButton @click="bringList">Bring a list in…</NButton>
+          <NButton @click="bringList">Import a list…</NButton>
           <NButton @click="adding = !adding" type="primary">Add a player</NButton>
         </template>
       </template>
@@ -116,10 +116,10 @@ const faults = computed(() => here.value.filter((entry) => (entry.gamer?.faults 
     <BringPlayerIn v-if="bringing" @close="bringing = false" />
     <BringListIn v-if="listing" :known="(entries ?? []).map(({ player }) => player.name)" @close="endList" />
     <AddPlayer v-if="mayAdd && (adding || (entries && here.length === 0))" />
-    <NEmpty v-else-if="entries?.length === 0" description="There is no player here for you yet." />
+    <NEmpty v-else-if="entries?.length === 0" description="There are no players here yet." />
     <MadeUpPlayers v-if="mayAdd && entries?.length === 0" />
     <RosterLooks v-if="here.length > 1" v-model="view" :first="first" />
-    <p v-if="here.length > 0 && shown.length === 0" class="quiet">Nobody fits what is searched for.</p>
+    <p v-if="here.length > 0 && shown.length === 0" class="quiet">No player matches the search.</p>
     <PrintRun
       v-if="run"
       :player-ids="shown.filter(({ player }) => run!.has(player.id)).map(({ player }) => player.id)"

@@ -40,11 +40,12 @@ export const MADE_UP_PLAYERS: readonly MadeUpPlayer[] = [
   },
 ];
 
-/** The day the sheets were written down, for cells without one. */
+/** The day the sheets were recorded, for cells without one. */
 const WRITTEN_ON = '2026-09-26';
 
 /**
- * What writes a made-up player down: the player, every club of the sheet, and a gamer of those that are in it.
+ * The commands that add a made-up player: the player, every club of the sheet, and a gamer of those that are in
+ * it.
  * @param playerId of the new player
  */
 export function madeUpPlayer(

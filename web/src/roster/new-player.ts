@@ -10,7 +10,10 @@ interface NewPlayer {
 }
 export type NewClub = Pick<ImportPlan['adds'][number], 'name' | 'kind' | 'readings'>;
 
-/** Clubs that go into a new gamer: those whose state says so; the first of all, as many as allowed, where none does. */
+/**
+ * Clubs that go into a new gamer: those whose state says so; the first of all, as many as allowed, where none
+ * does.
+ */
 export function clubsOfGamer(clubs: readonly NewClub[]): readonly NewClub[] {
   const said = clubs.filter(({ readings }) =>
     readings.some(({ key, value }) => key === 'state' && value === 'gamer'),
@@ -19,7 +22,7 @@ export function clubsOfGamer(clubs: readonly NewClub[]): readonly NewClub[] {
 }
 
 /**
- * What writes a new player down: who it is, the clubs there are, and a gamer, empty where there is none.
+ * The commands that add a new player: who it is, the clubs there are, and a gamer, empty where there is none.
  * @param playerId of the new player
  */
 export function newPlayerCommands(

@@ -29,7 +29,7 @@ export function listedCells(text: string): HeadedCells {
   const table = headedText(text);
   if (table.playerColumn === undefined)
     throw new TableError(
-      'no column says whose club a row is; call one "player". One player’s clubs are brought in on their bag’s page',
+      'no column says whose club a row is; call one "player". One player’s clubs are imported on their bag’s page',
     );
   return table;
 }

@@ -12,7 +12,7 @@ export type Grouping = (typeof GROUPINGS)[number]['value'];
 
 export const ORDERS = [
   { value: 'name', label: 'by name' },
-  { value: 'pressing', label: 'the most pressing first' },
+  { value: 'pressing', label: 'the most urgent first' },
   { value: 'event', label: 'by the next event' },
 ] as const;
 export const ONLY = [
@@ -30,7 +30,9 @@ export interface RosterLook {
   group: Grouping;
 }
 
-/** Who is on the roster, each with what is to be done, how the next event stands, and what was changed lately. */
+/**
+ * Who is on the roster, each with what is to be done, how the next event stands, and what was changed lately.
+ */
 export function rosterRows(entries: readonly RosterEntry[], today: string) {
   return entries
     .filter(({ player }) => !player.archived)

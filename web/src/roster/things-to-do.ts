@@ -16,8 +16,8 @@ export interface ThingToDo {
 const EVENT_DAYS = 14;
 
 /**
- * What there is to do for a player, the most pressing first: a late ticket, then a round without a bag, a
- * fault, carries that are old, open tickets, carries nobody knows, a check, grooves. Nothing where all is
+ * What there is to do for a player, the most urgent first: a late ticket, then a round without a bag, a
+ * fault, carries that are old, open tickets, carries that are not known, a check, grooves. Nothing where all is
  * well.
  * @param today YYYY-MM-DD
  */
@@ -35,14 +35,13 @@ export function thingsToDo({ player, gamer, bench, nextPlan }: RosterEntry, toda
   ) => things.push({ rank, severity, words, to: { name, params: { ...params, ...more } } });
 
   if (isLate) add(0, 'error', 'a ticket is late', 'bench');
-  if (!gamer || gamer.clubs === 0) add(1, 'warning', 'write the bag down', 'bag');
+  if (!gamer || gamer.clubs === 0) add(1, 'warning', 'enter the bag', 'bag');
   const { rounds } = nextPlan ?? {};
   if (nextPlan && rounds && rounds.settled < rounds.of && daysTo(nextPlan.startsOn) <= EVENT_DAYS)
     add(2, 'warning', `settle ${counted(rounds.of - rounds.settled, 'round')} of ${nextPlan.name}`, 'plan', {
       planId: nextPlan.id,
     });
-  if (gamer && gamer.faults > 0)
-    add(3, 'error', `mend ${counted(gamer.faults, 'fault')} of the gamer`, 'bag');
+  if (gamer && gamer.faults > 0) add(3, 'error', `fix ${counted(gamer.faults, 'fault')} of the gamer`, 'bag');
   if (bench.stale > 0)
     add(4, 'warning', `measure ${counted(bench.stale, 'club')} again, changed since`, 'basket');
   if (bench.tickets > 0 && !isLate) add(5, 'warning', `${counted(bench.tickets, 'ticket')} open`, 'bench');

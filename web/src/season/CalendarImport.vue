@@ -31,7 +31,7 @@ const isOver = ({ from, to }: CalendarRow) => (to || from) < today();
 async function read(file: File): Promise<void> {
   problem.value = '';
   rows.value = null;
-  // Read only when a file comes: the reader is no small thing.
+  // Loaded only when there is a file: the reader is large.
   const { MAX_CALENDAR_BYTES, readCalendar } = await import('./read-calendar');
   if (file.size > MAX_CALENDAR_BYTES) {
     problem.value = `This file has ${(file.size / 1e6).toFixed(1)} MB; a calendar of at most ${MAX_CALENDAR_BYTES / 1e6} MB is read.`;
@@ -39,7 +39,7 @@ async function read(file: File): Promise<void> {
   }
   try {
     rows.value = readCalendar(await textOfFile(file));
-    // Whoever brings the whole year wants what is to come.
+    // An import of a whole year is for what is still to come.
     left.value = new Set(
       plans.value.filter(({ row, does }) => does === 'make' && isOver(row)).map(({ i }) => i),
     );
@@ -100,7 +100,7 @@ function take(): void {
 </script>
 
 <template>
-  <NCard tag="section" class="import" aria-label="Bring a calendar">
+  <NCard tag="section" class="import" aria-label="Import a calendar">
     <p class="bar">
       <FileField label="Calendar file" accept=".ics,text/calendar" @file="read"
         >Choose a calendar file (.ics)…</FileField
@@ -142,7 +142,7 @@ function take(): void {
           :options="courses"
         />
         <NButton type="primary" :disabled="makes > 0 && !course" @click="take">
-          Take {{ counted(chosen.length, 'event') }}
+          Import {{ counted(chosen.length, 'event') }}
         </NButton>
         <span v-if="makes > 0 && !course" class="quiet small"
           >Choose the course first; it can be changed by round.</span

@@ -11,7 +11,7 @@ const props = defineProps<{
   days: number;
   /** The column of today; -1 where it is not shown. */
   now: number;
-  /** Left out for what is nobody's own. */
+  /** Left out for what belongs to no single player. */
   playerId?: string;
 }>();
 

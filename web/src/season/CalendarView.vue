@@ -25,7 +25,7 @@ import { firstDayOfWeek } from './week-start';
 
 /**
  * Everybody's season on the same weeks: who plays where, what the days before are for, what is due, and what
- * gets in whose way.
+ * conflicts.
  */
 const WEEKS = 5;
 const DAYS = WEEKS * 7;

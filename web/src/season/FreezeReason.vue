@@ -18,16 +18,16 @@ function go(): void {
 </script>
 
 <template>
-  <PageWindow title="Nothing new just now" :px="460" @close="emit('answer', null)">
+  <PageWindow title="Nothing new for now" :px="460" @close="emit('answer', null)">
     <p>
-      {{ freeze.name }}, until {{ shortDay(freeze.to) }}: nothing new in the bag. With a reason it is done,
-      and the reason is kept.
+      {{ freeze.name }}, until {{ shortDay(freeze.to) }}: nothing new in the bag. Give a reason and it is
+      done; the reason is kept.
     </p>
     <p class="why">
       <TextField
         ref="field"
         :value="why"
-        aria-label="Why all the same"
+        aria-label="Reason"
         placeholder="the 7 iron is cracked…"
         :maxlength="300"
         @update:value="why = $event"
@@ -35,7 +35,7 @@ function go(): void {
       />
     </p>
     <p class="bar">
-      <NButton type="primary" :disabled="why.trim() === ''" @click="go">Do it all the same</NButton>
+      <NButton type="primary" :disabled="why.trim() === ''" @click="go">Do it anyway</NButton>
       <NButton @click="emit('answer', null)">Don’t change it</NButton>
     </p>
   </PageWindow>

@@ -33,7 +33,7 @@ const draft = reactive({
   to: today(),
   repeats: ONCE as SeasonItem['repeats'] | typeof ONCE,
 });
-const { wasKept, beginAnew } = useKeptDraft(FORM, wholeDraft(draft));
+const { wasKept, startOver } = useKeptDraft(FORM, wholeDraft(draft));
 const { rules, submit } = useForm(draft, {
   name: { label: 'Name', schema: required(nameSchema) },
 });
@@ -52,7 +52,7 @@ function save(): void {
 }
 function leave(): void {
   adding.value = false;
-  beginAnew();
+  startOver();
 }
 const remove = (id: string) => {
   emit('set', { ...props.season, items: props.season.items.filter((item) => item.id !== id) });
@@ -66,7 +66,7 @@ const remove = (id: string) => {
       <NButton v-if="!readOnly && !adding" size="small" @click="adding = true">Add…</NButton>
     </h2>
     <NCard v-if="adding" class="form">
-      <KeptNote :kept="wasKept" @anew="beginAnew" />
+      <KeptNote :kept="wasKept" @start-over="startOver" />
       <NForm ref="form" :model="draft" :rules="rules" size="small" @submit.prevent="submit(save)">
         <NFormItem label="What" path="kind">
           <ChoiceField

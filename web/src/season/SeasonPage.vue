@@ -18,7 +18,7 @@ import SeasonWorth from './SeasonWorth.vue';
 
 /**
  * A player's season: events, what the days before them are for, freezes, trips, trials, what is due, and what
- * gets in each other's way.
+ * conflicts.
  */
 defineProps<{ playerId: string }>();
 const store = useSheet();
@@ -74,12 +74,12 @@ const bringing = ref(false);
         <ShareButton :player-id="playerId" paper="calendar" label="Calendar feed" />
         <NButton tag="a" :href="`/api/players/${playerId}/season.csv`">CSV</NButton>
         <NButton v-if="store.may('addEvent') && !bringing" @click="bringing = true"
-          >Bring a calendar…</NButton
+          >Import a calendar…</NButton
         >
       </template>
     </PageHead>
     <CalendarImport v-if="bringing" @leave="bringing = false" />
-    <NCard tag="section" class="clashes" v-if="clashes.length > 0" aria-label="In each other’s way">
+    <NCard tag="section" class="clashes" v-if="clashes.length > 0" aria-label="Conflicts">
       <p v-for="(clash, i) in clashes" :key="i" class="verdict warning">
         ◆ {{ shortDay(clash.day) }}: {{ clash.text }}
       </p>

@@ -36,7 +36,7 @@ const besides = computed(() => [
     const price = wish?.price ? `, ${wish.price}` : '';
     return {
       ...worth,
-      name: wish?.name ?? 'a wish that is gone',
+      name: wish?.name ?? 'a deleted wish',
       says: `wished for${price}; in the best bag of ${worth.rounds} of ${props.value.played}, over what is owned`,
     };
   }),

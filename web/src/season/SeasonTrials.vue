@@ -43,7 +43,7 @@ const draft = reactive({
   shots: 30 as number | null,
   by: dayPlus(today(), 14),
 });
-const { wasKept, beginAnew } = useKeptDraft(FORM, wholeDraft(draft));
+const { wasKept, startOver } = useKeptDraft(FORM, wholeDraft(draft));
 const { rules, submit } = useForm(draft, {
   clubId: { label: 'On trial', schema: required(idSchema) },
   shots: { label: 'Shots', schema: required(finite(...TRIAL_SHOTS)) },
@@ -72,7 +72,7 @@ function save(): void {
 }
 function leave(): void {
   adding.value = false;
-  beginAnew();
+  startOver();
 }
 const change = (id: string, set: Partial<Trial>) => {
   emit('set', {
@@ -94,7 +94,7 @@ const remove = (id: string) => {
       >
     </h2>
     <NCard v-if="adding" class="form">
-      <KeptNote :kept="wasKept" @anew="beginAnew" />
+      <KeptNote :kept="wasKept" @start-over="startOver" />
       <NForm ref="form" :model="draft" :rules="rules" size="small" @submit.prevent="submit(save)">
         <NFormItem label="On trial" path="clubId">
           <ChoiceField v-model:value="draft.clubId" label="On trial" :options="choices" />

@@ -15,7 +15,9 @@ import SeasonTables from './SeasonTables.vue';
 import { seasonRounds } from './season-rounds';
 import { againstGamerWords, strokesWithin } from './season-words';
 
-/** The honest answer to “is swapping worth it?”: over all rounds that are planned, with how far it can be known. */
+/**
+ * The honest answer to “is swapping worth it?”: over all rounds that are planned, with how far it can be known.
+ */
 const store = useSheet();
 const schedule = useSchedule();
 const asked = computed(() =>
@@ -51,7 +53,7 @@ const besides = computed(() => ({
     .map(({ id, clubIds }) => ({ id, clubIds: [...clubIds] })),
   wishIds: wishes.value.map(({ id }) => id),
 }));
-const bagName = (id: string) => store.sheet!.bags.find((bag) => bag.id === id)?.name ?? 'a bag that is gone';
+const bagName = (id: string) => store.sheet!.bags.find((bag) => bag.id === id)?.name ?? 'a deleted bag';
 const played = computed(() => asked.value.rounds.reduce((sum, { times }) => sum + times, 0));
 const { result, share, problem, run, stop, clear } = useLongWork<SeasonValue>();
 // Another season, or clubs that carry otherwise, have another answer.

@@ -2,7 +2,7 @@ import ICAL from 'ical.js';
 import { MAX_ROUNDS, zoneSchema } from '@tasche/contract';
 import { dayPlus, daysBetween } from '@tasche/core';
 
-/** Larger files are no calendar of events. */
+/** Larger files are not calendars of events. */
 export const MAX_CALENDAR_BYTES = 2_000_000;
 const MAX_ROWS = 500;
 
@@ -64,7 +64,7 @@ function rowOf(component: ICAL.Component): CalendarRow {
   const end = component.getFirstProperty('dtend');
   for (const property of [start, end])
     if (property && zoneOf(property) !== undefined && !zoneSchema.isValidSync(zoneOf(property)))
-      return wrong(`is in a time zone nobody knows: ${zoneOf(property)!}`);
+      return wrong(`is in an unknown time zone: ${zoneOf(property)!}`);
   const from = dayOf(start);
   if (from === undefined) return wrong('has a first day that is none (DTSTART)');
   const last = end ? dayOf(end) : from;

@@ -22,7 +22,7 @@ export function seasonRounds(
     for (const round of event.rounds.filter(({ day }) => day >= today)) {
       const course = courses.find(({ id }) => id === round.courseId);
       try {
-        if (!course) throw new InvalidInputError('course', 'of this round is gone');
+        if (!course) throw new InvalidInputError('course', 'of this round was deleted');
         const { request, rules } = roundRequestOf({
           player,
           clubs,

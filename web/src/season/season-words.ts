@@ -1,7 +1,7 @@
 import { counted, decimals, type SeasonStrokes } from '@tasche/core';
 import type { Repeats, SeasonEntryKind, SeasonItemKind, TrialOutcome } from '@tasche/contract';
 
-/** A shape and a word for each; colour never speaks alone. */
+/** A shape and a word for each; colour is never the only sign. */
 export const ENTRY_MARKS: Record<SeasonEntryKind, string> = {
   event: '⚑',
   round: '▸',

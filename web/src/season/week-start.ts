@@ -6,7 +6,9 @@ interface WeekInfo {
 }
 type WithWeek = Intl.Locale & { getWeekInfo?: () => WeekInfo; weekInfo?: WeekInfo };
 
-/** The day a reader's week begins with: 0 is Monday, 6 Sunday. Monday where the browser does not say (ISO 8601). */
+/**
+ * The day a reader's week begins with: 0 is Monday, 6 Sunday. Monday where the browser does not say (ISO 8601).
+ */
 export function firstDayOfWeek(language: string): 0 | 1 | 2 | 3 | 4 | 5 | 6 {
   const locale = new Intl.Locale(language) as WithWeek;
   const first = locale.getWeekInfo?.().firstDay ?? locale.weekInfo?.firstDay ?? 1;

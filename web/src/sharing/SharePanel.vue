@@ -71,7 +71,7 @@ const COLUMNS: readonly DataColumn<ShareView>[] = [
 
 <template>
   <p class="quiet small">
-    Whoever has the link sees this paper as it stands when they open it, and nothing else; without an account.
+    Anyone with the link sees this paper as it is when they open it, and nothing else; no account is needed.
   </p>
   <div class="new">
     <label class="small"

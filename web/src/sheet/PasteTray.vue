@@ -7,17 +7,17 @@ import ChoiceField from '../fields/ChoiceField.vue';
 import TextField from '../fields/TextField.vue';
 import type { LeftRow, PasteReport } from './use-paste';
 
-/** What a paste did, and what it could not take, to be mended here and taken in. */
+/** What a paste did, and what it could not take, to be fixed here and taken in. */
 const props = defineProps<{ report: PasteReport }>();
 const emit = defineEmits<{
   close: [];
-  /** The rows as they are mended so far. */
+  /** The rows as they are fixed so far. */
   edit: [rows: readonly LeftRow[]];
-  mend: [];
+  fix: [];
   column: [head: string, id: string];
 }>();
 
-/** Rows are mended a few at a time. */
+/** Rows are fixed a few at a time. */
 const MAX_ROWS_SHOWN = 20;
 
 const rows = computed(() => props.report.rows);
@@ -55,9 +55,9 @@ const choices = computed(() =>
     <div class="bar">
       <p role="status">
         <strong>{{ report.from || 'Pasted' }}:</strong> {{ report.added }} new, {{ report.changed }} changed,
-        {{ report.same }} as they were.
+        {{ report.same }} unchanged.
         <span v-if="report.inPlace" class="bad"
-          >{{ counted(report.inPlace, 'cell') }} could not be taken,
+          >{{ counted(report.inPlace, 'cell') }} could not be imported,
           {{ report.inPlace === 1 ? 'marked' : 'each marked' }} in the sheet.</span
         >
       </p>
@@ -84,15 +84,15 @@ const choices = computed(() =>
         />
       </template>
     </div>
-    <NForm v-if="rows.length > 0" @submit.prevent="emit('mend')">
+    <NForm v-if="rows.length > 0" @submit.prevent="emit('fix')">
       <p class="bad">
         ■
         {{ counted(rows.length, 'row') }}
-        could not be taken. Mend what is wrong, and take them in.
+        could not be imported. Fix what is wrong, then import them.
       </p>
       <div class="scroll">
         <NTable
-          aria-label="Rows that could not be taken"
+          aria-label="Rows that could not be imported"
           size="small"
           :bordered="false"
           :bottom-bordered="false"
@@ -133,7 +133,7 @@ const choices = computed(() =>
       </div>
       <div class="bar">
         <NButton size="small" type="primary" attr-type="submit"
-          >Take {{ counted(rows.length, 'row') }} in</NButton
+          >Import {{ counted(rows.length, 'row') }}</NButton
         >
         <span v-if="rest > 0" class="small quiet">{{ counted(rest, 'more row') }} after these.</span>
       </div>

@@ -6,7 +6,10 @@ import { computed, nextTick, ref, watch } from 'vue';
 import SheetRow from './SheetRow.vue';
 import { editText, type SheetColumn } from './sheet-columns';
 
-/** The sheet: a grid driven from the keyboard like a spreadsheet. It knows cells and keys, not what a change does. */
+/**
+ * The sheet: a grid driven from the keyboard like a spreadsheet. It knows cells and keys, not what a change
+ * does.
+ */
 const props = defineProps<{
   clubs: readonly ClubView[];
   columns: readonly SheetColumn[];
@@ -14,7 +17,7 @@ const props = defineProps<{
   readOnly: boolean;
   /** No club can be added. */
   noNew?: boolean;
-  /** Reasons of texts that could not be taken, by `clubId column`. */
+  /** Reasons of texts that were refused, by `clubId column`. */
   rejected: ReadonlyMap<string, { text: string; reason: string }>;
   rowPx: number;
   headPx: number;

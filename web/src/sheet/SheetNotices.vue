@@ -26,7 +26,7 @@ const { reports } = pasted;
     :key="reports.length - i"
     :report="report"
     @edit="pasted.edit(report, $event)"
-    @mend="pasted.mend(report)"
+    @fix="pasted.fix(report)"
     @column="(head, id) => pasted.takeColumn(report, head, id)"
     @close="pasted.close(report)"
   />

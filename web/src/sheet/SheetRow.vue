@@ -4,7 +4,10 @@ import type { DistanceUnit } from '@tasche/core';
 import { computed } from 'vue';
 import { showCell, type SheetColumn } from './sheet-columns';
 
-/** A club's row of the sheet. What it shows comes as plain values, so that one cell's change draws one row again. */
+/**
+ * A club's row of the sheet. What it shows comes as plain values, so that one cell's change draws one row
+ * again.
+ */
 const props = defineProps<{
   club: ClubView;
   columns: readonly SheetColumn[];
@@ -13,7 +16,7 @@ const props = defineProps<{
   /** Null where another row is active. */
   activeColumn: number | null;
   editing: boolean;
-  /** Reasons of texts that could not be taken, by `clubId column`. */
+  /** Reasons of texts that were refused, by `clubId column`. */
   rejected: ReadonlyMap<string, { text: string; reason: string }>;
   badge: string | undefined;
   canGrab: boolean;

@@ -12,7 +12,7 @@ import {
 import { LOFT_KEYS, type LoftKey } from '@tasche/core';
 import type { SheetColumn } from './sheet-columns';
 
-/** Rows of clubs from elsewhere: pasted, from a file, or mended after they were refused. */
+/** Rows of clubs from elsewhere: pasted, from a file, or fixed after they were refused. */
 export interface PastedTable {
   heads: readonly string[];
   columns: readonly (RecognisedColumn | undefined)[];

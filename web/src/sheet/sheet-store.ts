@@ -63,7 +63,7 @@ export const useSheet = defineStore('sheet', () => {
   const clubs = computed(() => sheet.value?.clubs ?? []);
   const clubsById = computed(() => new Map(clubs.value.map((club) => [club.id, club])));
   const nameOf = (id: string): string => clubName(clubsById.value, id);
-  /** Every club as the ladder knows it; one whose carry nobody knows at its modelled place. */
+  /** Every club as the ladder knows it; one whose carry is not known at its modelled place. */
   const ladderClubs = computed(
     () =>
       new Map(
@@ -79,7 +79,7 @@ export const useSheet = defineStore('sheet', () => {
   const may = (name: CommandName): boolean => !isPast.value && mayDoHere(name);
   const isPast = computed(() => sheet.value?.asOf != null);
 
-  /** Shows a player's sheet, or that of an earlier day: what is held of it at once, read anew by `load`. */
+  /** Shows a player's sheet, or that of an earlier day: what is held of it at once, read again by `load`. */
   function open(playerId: string, asOf: string | null = null): void {
     wanted.value = { playerId, asOf };
   }

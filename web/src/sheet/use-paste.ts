@@ -18,7 +18,7 @@ import { isLoftKey, planOf, withHeads, withoutHeads, type PastedTable } from './
 import type { SheetColumn } from './sheet-columns';
 import { useSheet } from './sheet-store';
 
-/** A row no club could be made of, or found for, with what is wrong with it. */
+/** A row for which no club could be made or found, with what is wrong with it. */
 export interface LeftRow {
   line: number;
   reasons: readonly string[];
@@ -30,13 +30,13 @@ export interface LeftRow {
   kind: ClubKind | null;
 }
 
-/** A column with a head nobody knows, and what it says of each club. */
+/** A column with an unknown header, and what it says of each club. */
 export interface LeftColumn {
   head: string;
   cells: readonly { clubId: string; text: string }[];
 }
 
-/** What a paste or a file did, and what of it is still to be mended. It outlives a reload. */
+/** What a paste or a file did, and what of it is still to be fixed. It outlives a reload. */
 export interface PasteReport {
   /** The file it came from; empty where it was pasted. */
   from: string;
@@ -72,10 +72,10 @@ export interface PasteTarget {
   writeLofts: (commands: readonly Command[], why?: string) => void;
 }
 
-/** Takes rows of clubs into the sheet, and keeps what could not be taken until it is mended or let go. */
+/** Takes rows of clubs into the sheet, and keeps what could not be taken until it is fixed or let go. */
 export function usePaste({ unit, refuse, addCommands, sayLeftOut, writeLofts }: PasteTarget) {
   const store = useSheet();
-  /** The newest first; those before it for as long as something of them is to be mended. */
+  /** The newest first; those before it for as long as something of them is to be fixed. */
   const reports = useSessionStorage<readonly PasteReport[]>(`tasche.trays/${store.sheet!.player.id}`, [], {
     serializer: StorageSerializers.object,
     shallow: true,
@@ -198,13 +198,13 @@ export function usePaste({ unit, refuse, addCommands, sayLeftOut, writeLofts }: 
     };
   }
 
-  /** What is being mended, kept with every letter. */
+  /** What is being fixed, kept with every letter. */
   function edit(report: PasteReport, rows: readonly LeftRow[]): void {
     replace(report, { ...report, rows });
   }
 
-  /** Takes rows that were refused, as they are mended now; what is still refused stays. */
-  function mend(before: PasteReport): void {
+  /** Takes rows that were refused, as they are fixed now; what is still refused stays. */
+  function fix(before: PasteReport): void {
     const columns = before.columns.map((one) => one && { column: columnOf(one.id)!, units: one.units });
     const kindAt = before.columns.findIndex((one) => one?.id === 'kind');
     const at = kindAt === -1 ? before.heads.length : kindAt;
@@ -221,7 +221,7 @@ export function usePaste({ unit, refuse, addCommands, sayLeftOut, writeLofts }: 
       })),
       looseLofts: before.looseLofts,
     };
-    const after = take(table, before.from, before.unit, 'mended after a paste');
+    const after = take(table, before.from, before.unit, 'fixed after a paste');
     replace(before, {
       ...after,
       added: before.added + after.added,
@@ -232,7 +232,7 @@ export function usePaste({ unit, refuse, addCommands, sayLeftOut, writeLofts }: 
     });
   }
 
-  /** Says what a column nobody knew is, and takes what it says of its clubs. */
+  /** Sets what an unknown column is, and imports its values. */
   function takeColumn(before: PasteReport, head: string, id: string): void {
     const column = columnOf(id);
     const left = before.unknown.find((one) => one.head === head);
@@ -262,7 +262,7 @@ export function usePaste({ unit, refuse, addCommands, sayLeftOut, writeLofts }: 
     });
   }
 
-  return { reports, paste, takeFile, edit, mend, takeColumn, close };
+  return { reports, paste, takeFile, edit, fix, takeColumn, close };
 }
 
 function hasLeft({ rows, unknown }: PasteReport): boolean {

@@ -20,7 +20,7 @@ import { useSheet } from './sheet-store';
 import { usePaste, type PasteTarget } from './use-paste';
 
 /**
- * Lofts somebody wrote over others without saying what they are; taken as `key` by the change of that id,
+ * Lofts written over others without saying which loft they are; taken as `key` by the change of that id,
  * null where some were taken otherwise.
  */
 export interface LoftQuestion {
@@ -29,7 +29,10 @@ export interface LoftQuestion {
   lofts: readonly { clubId: string; name: string; deg: number; takenOn: string }[];
 }
 
-/** Turns what is typed and pasted into the sheet into changes, and keeps what could not be taken where it was typed. */
+/**
+ * Turns what is typed and pasted into the sheet into changes, and keeps what could not be taken where it was
+ * typed.
+ */
 export function useSheetEditing(bag: ComputedRef<BagView | undefined>) {
   const store = useSheet();
   const settings = useSettings();
@@ -130,7 +133,7 @@ export function useSheetEditing(bag: ComputedRef<BagView | undefined>) {
     writeLofts,
   });
 
-  /** Rows pasted into the sheet; a text that is no table is said to be none. */
+  /** Rows pasted into the sheet; a text that is not a table is reported. */
   function paste(...pasting: Parameters<typeof pasted.paste>): void {
     try {
       pasted.paste(...pasting);

@@ -8,13 +8,13 @@ import { idOfOutgoing, useOutbox } from '../changes/outbox';
 import { useSchedule } from '../courses/schedule-store';
 import { useSheet } from '../sheet/sheet-store';
 
-/** So long a line about what somebody else did stands. */
+/** How long a notice about someone else's change stays. */
 export const SHOWN_MS = 7000;
-/** A stream that was ended is opened anew after so long. */
+/** A stream that was ended is opened again after so long. */
 const AGAIN_MS = 3000;
-/** However many changes come at once, lists are read anew so often at most. */
+/** However many changes come at once, lists are read again so often at most. */
 const READ_EVERY_MS = 1000;
-/** Ids of what this browser sent lately: it is no news here. */
+/** Ids of what this browser sent lately: they are not news here. */
 const KEPT_IDS = 200;
 
 /** What others change, as it happens: the page shows it, and who it was. */
@@ -86,7 +86,7 @@ export const useNews = defineStore('news', () => {
     }, SHOWN_MS);
   }
 
-  /** Some may have gone by unheard. */
+  /** Some may have been missed. */
   function readAll(): void {
     void readLists();
     readSheet();

@@ -42,7 +42,7 @@ afterEach(() => {
 });
 
 describe('what a page shows of the server', () => {
-  it('is read, read anew after a change, and read anew when its address changes', async () => {
+  it('is read, read again after a change, and read again when its address changes', async () => {
     answers = { '/clubs/a/life': 'life of a', '/clubs/b/life': 'life of b' };
     const club = ref('a');
     const { found, problem } = scope.run(() => useRead<string>(() => `/clubs/${club.value}/life`))!;
@@ -56,7 +56,7 @@ describe('what a page shows of the server', () => {
     club.value = 'b';
     await flushPromises();
     expect(found.value).toBe('life of b');
-    // What was shown before is there at once, and read anew.
+    // What was shown before is there at once, and read again.
     club.value = 'a';
     await flushPromises();
     expect(asked.filter((path) => path === '/clubs/a/life')).toHaveLength(3);
@@ -138,7 +138,7 @@ describe('what a page shows of the server', () => {
     expect(found.value).toEqual([1, 2]);
   });
 
-  it('page after page, and as long as it was when it is read anew', async () => {
+  it('page after page, and as long as it was when it is read again', async () => {
     answers = {
       '/changes': { rows: ['c', 'b'], total: 3, next: 'b' },
       '/changes?before=b': { rows: ['a'], total: 3, next: null },
@@ -171,7 +171,7 @@ describe('what a store holds of the server', () => {
     key.value = 'a';
   });
 
-  it('is there in the moment it is changed, and not read anew by itself', async () => {
+  it('is there in the moment it is changed, and not read again by itself', async () => {
     let count = 0;
     const { value, state, change, again } = held(() => Promise.resolve(`answer ${++count}`));
     expect(state.value).toBe('loading');

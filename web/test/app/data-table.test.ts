@@ -75,7 +75,7 @@ describe('a table that is only read', () => {
     await view.get('input').setValue('9');
     expect(clubs(view)).toEqual(['9 iron']);
     await view.get('input').setValue('putter');
-    expect(view.text()).toContain('Nothing fits what is searched for.');
+    expect(view.text()).toContain('Nothing matches the search.');
     expect(table({ rows: [] }).text()).toContain('Nothing yet.');
   });
 

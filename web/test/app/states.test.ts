@@ -50,7 +50,7 @@ describe('what every page says the same way', () => {
     const part = mount(NotThere, { props: { title: 'Away', says: 'The disk is full.', opensItself: true } });
     expect(part.get('h2').text()).toBe('Away');
     expect(part.get('[role="status"]').text()).toBe(
-      'The disk is full. This page opens by itself as soon as it can be.',
+      'The disk is full. This page opens by itself as soon as the server answers.',
     );
   });
 });

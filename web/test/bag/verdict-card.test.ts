@@ -45,7 +45,7 @@ describe('the verdict on a bag', () => {
     expect(view.find('.verdict.error').exists()).toBe(false);
   });
 
-  it('a gap is named with its numbers, and what would mend it can be tried', async () => {
+  it('a gap is named with its numbers, and what would fix it can be tried', async () => {
     const wide = [...even.slice(0, 4), iron('54', 54, 80)];
     const remedy: Remedy = {
       kind: 'swap',
@@ -54,7 +54,7 @@ describe('the verdict on a bag', () => {
       bag: even,
       gain: 0.124,
       after: gaps(even),
-      mends: gaps(wide).steps.at(-1),
+      fixes: gaps(wide).steps.at(-1),
       opens: [],
     };
     const view = card(wide, { remedies: [remedy] });
@@ -65,9 +65,9 @@ describe('the verdict on a bag', () => {
     expect(view.emitted('try')).toEqual([[remedy]]);
   });
 
-  it('that nothing would mend it is said, and only once that is known', () => {
+  it('that nothing would fix it is said, and only once that is known', () => {
     const wide = [...even.slice(0, 4), iron('54', 54, 80)];
-    expect(card(wide, { remedies: [] }).text()).toContain('Nothing in the locker or on the bench mends this');
+    expect(card(wide, { remedies: [] }).text()).toContain('Nothing in the locker or on the bench fixes this');
     expect(card(wide, { remedies: null }).text()).not.toContain('Nothing in the locker');
     expect(card(even, { remedies: [] }).text()).not.toContain('Nothing in the locker');
   });
@@ -81,7 +81,7 @@ describe('the verdict on a bag', () => {
     const slip = [...even.slice(0, 4), iron('54', 5.4, 80)];
     const text = card(slip, { remedies: [] }).text();
     expect(text).toContain('One pair mixed up.');
-    expect(text).toContain('Put it right in the sheet');
+    expect(text).toContain('Correct it in the sheet');
     expect(text).not.toContain('Nothing in the locker');
     expect(card(slip, { remedies: [], readOnly: true }).text()).not.toContain('Put it right');
   });
@@ -95,7 +95,7 @@ describe('the verdict on a bag', () => {
       bag: even,
       gain: 0.004,
       after: gaps(even),
-      mends: undefined,
+      fixes: undefined,
       opens: [],
     };
     const view = card(wide, { remedies: [buy] });

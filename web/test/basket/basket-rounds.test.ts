@@ -76,9 +76,9 @@ describe('the rounds balls may be hit for', () => {
       rules: { school: 'even-lofts-4', gamerIds: ['7'], limits: { clubs: 14, lengthIn: 48 } },
     });
     expect(typeof aim === 'string' ? [] : aim.request.clubs.map(({ id }) => id)).toEqual(['7', '9']);
-    expect(basketAim(one!, sheet, [], 'even-carries')).toBe('Its course is gone.');
+    expect(basketAim(one!, sheet, [], 'even-carries')).toBe('Its course was deleted.');
     expect(basketAim(one!, sheet, [course(0)], 'even-carries')).toMatch(
-      /holes of Skarvoy Links are not written/,
+      /holes of Skarvoy Links are not recorded/,
     );
   });
 });

@@ -59,6 +59,6 @@ describe('the shots of a basket', () => {
     );
     expect(found[0]).toMatch(/modelled \| 9 \| 4 \| little/);
     expect(found[1]).toContain('12 shots, before the club was changed');
-    expect(found[2]).toContain('a club that is gone');
+    expect(found[2]).toContain('a deleted club');
   });
 });

@@ -67,7 +67,7 @@ describe('a club in a check', () => {
     expect(order.map(({ id }) => id)).toEqual(['7', '52', 'Putter']);
   });
 
-  it('is written down as measured; a lie nobody set is kept as what is wanted first', () => {
+  it('is recorded as measured; a lie nobody set is kept as what is wanted first', () => {
     expect(angleMeasured(seven, 'loft', 32.5, { since: SINCE, takenOn: '2026-11-22' })).toMatchObject({
       do: 'editClub',
       clubId: '7',

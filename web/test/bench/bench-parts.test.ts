@@ -89,7 +89,7 @@ describe('a field of a quantity', () => {
     expect(wrapper.emitted('update:value')!.at(-1)).toEqual([44.5]);
     expect(input.element.value).toBe('44.50°');
     await write('steep');
-    // Nothing is written: a slip of the finger clears no reading.
+    // Nothing is written: a typing error clears no reading.
     expect(wrapper.emitted('update:value')).toHaveLength(1);
     expect(wrapper.emitted('bad')!.at(-1)).toEqual([true]);
     expect(wrapper.get('[role="alert"]').text()).toContain('Measured loft');
@@ -119,7 +119,7 @@ describe('a ticket that is handed in', () => {
     removed: false,
   };
 
-  it('says a miss before it is written down', async () => {
+  it('says a miss before it is recorded', async () => {
     const wrapper = mount(TicketFinish, { props: { ticket, club: irons[4] } });
     expect(wrapper.get('button[type="submit"]').attributes('disabled')).toBeDefined();
     const input = field(wrapper, 'loft became');
@@ -170,7 +170,7 @@ describe('a ticket that is handed in', () => {
     await wrapper.get('form.finish').trigger('submit');
     expect(sent()).toMatchObject([{ do: 'finishTicket', ticketId: 't', version: 4 }]);
     expect(store.clubsById.get('PW')!.spec.loftMeasuredDeg!.value).toBe(45);
-    expect(wrapper.text()).toContain('Nothing is asked of the bench');
+    expect(wrapper.text()).toContain('Nothing is waiting on the bench');
     expect(wrapper.text()).toContain('1 ticket done or dropped');
   });
 });
@@ -194,7 +194,7 @@ describe('a check', () => {
       readings: [{ key: 'loftMeasuredDeg', value: 28.1 }],
     });
     expect(wrapper.text()).toContain('1 of 5 clubs measured');
-    // The lie of the sheet is what was wanted, and is written down as set before it is measured over.
+    // The lie of the sheet is what was wanted, and is recorded as set before it is measured over.
     await type('6, lie now', '60.4');
     expect(sent()[1]).toMatchObject({
       readings: [
@@ -240,7 +240,7 @@ describe('weights down the set', () => {
 describe('a build sheet', () => {
   it('copies a build with a ticket, finds no difference, and puts it in the old one’s place', async () => {
     const { wrapper, store } = open(BuildSheetView, { clubId: '7' });
-    expect(wrapper.text()).toContain('Not written down: head, shaft, shaft weight, flex, grip');
+    expect(wrapper.text()).toContain('Not recorded: head, shaft, shaft weight, flex, grip');
     const press = async (words: string) => {
       await wrapper
         .findAll('button')
@@ -256,7 +256,7 @@ describe('a build sheet', () => {
     expect(store.sheet!.tickets).toMatchObject([
       { job: 'build', clubId: copy.id, name: 'Build the 7 again' },
     ]);
-    await press('Put it in the old one’s place');
+    await press('Replace the old one with it');
     expect(store.gamer!.clubIds).toContain(copy.id);
     expect(store.gamer!.clubIds).not.toContain('7');
     expect(store.clubsById.get('7')!.spec.state!.value).toBe('retired');

@@ -185,7 +185,7 @@ describe('a remedy looked at on the ladder', () => {
       kind: 'bend',
       bag: [],
       gain: 0.1,
-      mends: undefined,
+      fixes: undefined,
       opens: [],
       ...more,
     }) as unknown as Remedy;

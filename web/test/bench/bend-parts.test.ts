@@ -12,7 +12,7 @@ const club = (name: string, kind: ClubView['kind'], loft: number, carryM: number
   const view = clubView(name, { carryM, source: 'measured', sampleSize: 30, spreadM: 4 });
   return { ...view, kind, spec: { ...view.spec, loftStampedDeg: { value: loft, takenOn: ON } } };
 };
-/** The 8 iron stands strong: the step above it is short, and the 7 iron made stronger mends it. */
+/** The 8 iron stands strong: the step above it is short, and the 7 iron made stronger fixes it. */
 const views = [
   club('Putter', 'putter', 3, 10),
   club('PW', 'iron', 44, 112),

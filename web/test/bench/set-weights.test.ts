@@ -32,7 +32,7 @@ it('each club that is not there yet has a ticket with the lead that will be on i
   // Some of the lead that is on it comes off.
   expect(lead[1]).toBe(4 + brought.get('8')!.grams!);
   expect(lead[1]).toBeLessThan(4);
-  // No lead to take off: what is done instead is said, not written down as lead.
+  // No lead to take off: what is done instead is said, not recorded as lead.
   expect(lead[2]).toBeUndefined();
   expect(tickets[2]!.why).toContain('under the grip');
 });

@@ -60,6 +60,6 @@ describe('wear', () => {
         .replace(/\s+/g, ' ');
     expect(row('56')).toContain('◆ 700 (360 to 1040)');
     expect(row('60')).not.toContain('◆ 700');
-    expect(row('52')).toContain('nobody dated them');
+    expect(row('52')).toContain('no date recorded');
   });
 });

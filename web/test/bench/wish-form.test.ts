@@ -46,7 +46,7 @@ const wish: WishView = {
   notes: '',
 };
 
-describe('a wish that is written down', () => {
+describe('a wish that is recorded', () => {
   it('of a club to buy has its kind and loft read off the name, and no club of the locker', async () => {
     const { type, saved } = form();
     await type('What', '54 wedge');

@@ -97,7 +97,7 @@ describe('the best use of a sum', () => {
     expect(view({ answer: { ...answer, advised: use(0, 0, []) } }).text()).toContain(
       'Nothing on the list is worth buying',
     );
-    expect(view({ answer: null }).text()).toContain('Write down one carry');
+    expect(view({ answer: null }).text()).toContain('Enter one carry');
     expect(view({ answer: undefined, problem: 'It failed.' }).find('[role="alert"]').text()).toContain(
       'It failed.',
     );

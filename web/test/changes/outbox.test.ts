@@ -180,7 +180,7 @@ describe('the outbox', () => {
     expect(outbox.returned).toHaveLength(1);
   });
 
-  it('reads anew what was read while a change was answered, and not for ever', async () => {
+  it('reads again what was read while a change was answered, and not for ever', async () => {
     const outbox = useOutbox();
     let reads = 0;
     const read = async () => {
@@ -201,7 +201,7 @@ describe('the outbox', () => {
     ).toBe(6);
   });
 
-  it('keeps what was refused to be mended, with the reason, and goes on with the rest', async () => {
+  it('keeps what was refused to be fixed, with the reason, and goes on with the rest', async () => {
     const outbox = useOutbox();
     script = [{ status: 400, body: { error: 'bad-input', message: 'no' } }, done()];
     outbox.push(edit('1', 1));

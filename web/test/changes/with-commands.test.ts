@@ -59,7 +59,7 @@ describe('the sheet before the server has answered', () => {
     expect(once.bags.find((bag) => bag.id === 'week-bag')!.clubIds).not.toContain('a');
   });
 
-  it('keeps a newer reading when an older one is written down late', () => {
+  it('keeps a newer reading when an older one is recorded late', () => {
     const newer = withCommands('sheet', start(), [
       {
         do: 'editClub',

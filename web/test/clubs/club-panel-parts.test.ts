@@ -34,7 +34,7 @@ beforeEach(() => {
 });
 
 describe('the shots of a club', () => {
-  it('are written down as they are typed, on the day that is said', async () => {
+  it('are recorded as they are typed, on the day that is said', async () => {
     const view = mount(ShotTable, { props: shared });
     await type(view.get('input[aria-label="soft carry"]'), '141');
     expect(written()).toEqual([{ key: 'shot.soft', value: { carryM: 141, source: 'stated' }, takenOn: ON }]);
@@ -72,7 +72,7 @@ describe('a group of quantities', () => {
   });
 });
 
-describe('what was written down about a club', () => {
+describe('what was recorded about a club', () => {
   const reading = (more: Partial<ReadingView>): ReadingView => ({
     id: 'r1',
     clubId: club.id,

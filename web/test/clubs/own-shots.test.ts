@@ -26,7 +26,7 @@ function show(club: ClubView, readOnly = false) {
   return mount(OwnShots, { props: { club, unit: 'm', readOnly, takenOn: ON } });
 }
 type Edit = Extract<Command, { do: 'editClub' }>;
-/** What was written down last. */
+/** What was recorded last. */
 const written = () =>
   (useOutbox().waiting.at(-1) as { request: ChangeRequest } | undefined)?.request.commands.flatMap(
     (command) => (command as Edit).readings ?? [],

@@ -105,7 +105,7 @@ describe('heads by shafts', () => {
   it('says why nothing is told where one was not', () => {
     const text = plainText(grid(crossingOf(all.slice(0, 3), 'carryM')!));
     expect(text).toContain('not hit');
-    expect(text).toContain('once every field of the grid was hit');
+    expect(text).toContain('once every cell of the grid has shots');
   });
 });
 

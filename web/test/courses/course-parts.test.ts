@@ -101,7 +101,7 @@ describe('a file of a course', () => {
   const shown = (from: CourseText, more: Partial<CourseView> = {}, unit: 'm' | 'yd' = 'm') =>
     mount(CourseFile, { props: { from, course: course(more), unit } });
 
-  it('says what it holds, and brings its place along where none is written down', async () => {
+  it('says what it holds, and brings its place along where none is recorded', async () => {
     const view = shown(map());
     expect(view.text()).toContain('heide.geojson: 9 holes');
     expect(view.text()).toContain('par 36');
@@ -122,14 +122,14 @@ describe('a file of a course', () => {
 
   it('says that its par is a guess where it has none', () => {
     const text = ['Hole,White', ...Array.from({ length: 9 }, (_one, i) => `${i + 1},400`)].join('\n');
-    expect(shown({ name: 'card.csv', text }).text()).toContain('No par in it');
+    expect(shown({ name: 'card.csv', text }).text()).toContain('No par in the file');
   });
 
   it('asks what unit its lengths are in where they name none', async () => {
     const text = ['Hole,Par,White', ...Array.from({ length: 9 }, (_one, i) => `${i + 1},4,400`)].join('\n');
     const view = shown({ name: 'card.csv', text }, {}, 'yd');
     expect(view.text()).toContain('White, 3600 yd');
-    expect(view.text()).not.toContain('No par in it');
+    expect(view.text()).not.toContain('No par in the file');
     await view.getComponent(ChoiceField).vm.$emit('update:value', 'm');
     expect(view.text()).toContain('White, 3937 yd');
     await view.get('.n-button--primary-type').trigger('click');

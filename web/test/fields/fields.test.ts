@@ -204,7 +204,7 @@ describe('a day', () => {
     await write(field, '14 Oct 2026');
     expect(field.emitted('update:value')).toEqual([['2026-10-14']]);
     await write(field, 'soon');
-    expect(field.find('[role=alert]').text()).toContain('First day: "soon" is no day');
+    expect(field.find('[role=alert]').text()).toContain('First day: "soon" is not a date');
     await write(field, '3 Jul 2026');
     expect(field.find('[role=alert]').text()).toMatch(/First day: not before (1 Aug|Aug 1) 2026/);
     expect(field.emitted('update:value')).toHaveLength(1);

@@ -31,7 +31,7 @@ async function halfWritten(): Promise<void> {
   view.unmount();
 }
 
-it('what was half written is there again, as it was chosen, and can be begun anew', async () => {
+it('what was half written is there again, as it was chosen, and can be begun again', async () => {
   expect(isDraftKept(FORM)).toBe(false);
   await halfWritten();
   expect(isDraftKept(FORM)).toBe(true);
@@ -89,7 +89,7 @@ it('is kept from whoever else signs in', async () => {
 it.each([
   ['a row that was changed since', JSON.stringify({ begun: '{"name":"old"}', typed: '{"name":"mine"}' })],
   ['what no form wrote', '{"typed":'],
-])('%s begins anew', (_why, kept) => {
+])('%s starts over', (_why, kept) => {
   sessionStorage.setItem(keyOfDraft('any'), kept);
   const view = mount(Any, { props: { begins: 'new' } });
   expect(view.text()).toBe('new');

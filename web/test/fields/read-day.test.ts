@@ -30,7 +30,7 @@ describe('a day typed by a person', () => {
   });
 
   it.each(['', 'soon', '31 Feb 2026', '32.1.2026', '1 Sep 202', '2026-13-01', '99'])(
-    '%j is no day',
+    '%j is not a date',
     (text) => {
       expect(readDay(text, 'en-GB', now)).toBeNull();
     },

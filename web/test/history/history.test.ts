@@ -188,17 +188,17 @@ describe('rounds played', () => {
     expect(text).toContain('into the wind all day');
     expect(text).toContain('7 4.5');
     expect(text).toContain('Never hit in the rounds it was counted in: 9.');
-    const write = () => view.findAll('button').find((one) => one.text().startsWith('Write the hits'));
+    const write = () => view.findAll('button').find((one) => one.text().startsWith('Save hits'));
     await write()!.trigger('click');
     expect(store.clubsById.get('7')!.spec.hitsPerRound!.value).toBe(4.5);
     expect(store.clubsById.get('9')!.spec.hitsPerRound!.value).toBe(0);
     expect(write()).toBeUndefined();
     showSheet({ ...store.sheet!, plans: [] });
     await view.vm.$nextTick();
-    expect(view.text()).toContain('None is written down yet.');
+    expect(view.text()).toContain('No rounds yet.');
   });
 
-  it('are written down by themselves, opened by their address, counted, and deleted', async () => {
+  it('are recorded by themselves, opened by their address, counted, and deleted', async () => {
     const store = useSheet();
     showSheet(sheetOf([clubView('7'), clubView('9')], ['7', '9']));
     showSchedule({ courses: [], seasons: [], events: [] });
@@ -208,7 +208,7 @@ describe('rounds played', () => {
     });
     const view = mount(RoundsPlayed, { props: { playerId: 'p' }, global: { plugins: [router] } });
     const button = (begins: string) => view.findAll('button').find((one) => one.text().startsWith(begins))!;
-    await button('Write a round down').trigger('click');
+    await button('Add a round').trigger('click');
     await view.get('input[aria-label="Name of the round"]').setValue('Club medal');
     await view.get('form').trigger('submit');
     await until(() => {

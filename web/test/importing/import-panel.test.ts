@@ -25,7 +25,7 @@ async function panel(given: File) {
   const take = () =>
     view
       .findAll('button')
-      .find((button) => button.text().startsWith('Take'))!
+      .find((button) => button.text().startsWith('Import'))!
       .trigger('click');
   return { view, field, take };
 }
@@ -35,7 +35,7 @@ describe('a file that is brought in', () => {
     const { view, field, take } = await panel(
       file('bag.csv', bytes('Schl\xe4ger;Loft (\xb0);Carry\n7 iron;30;165\nPW;45;110\n')),
     );
-    expect(view.text()).toContain('1 new, 1 changed, 0 as they were');
+    expect(view.text()).toContain('1 new, 1 changed, 0 unchanged');
     expect(view.text()).toContain('stamped loft 45.0°, full carry 110 m (stated)');
     field('Unit of distances without one').vm.$emit('update:value', 'yd');
     await flushPromises();
@@ -50,12 +50,12 @@ describe('a file that is brought in', () => {
     const { view, field } = await panel(
       file('team.csv', 'Player,Club,Loft\nAnn Bell,Driver,9\nBo Roe,Driver,10\nBo Roe,Driver,11\n'),
     );
-    expect(view.text()).toContain('Its rows are of 2 players');
+    expect(view.text()).toContain('The file has rows of 2 players');
     expect(view.text()).not.toContain('new driver');
     field('Whose rows').vm.$emit('update:value', 'Bo Roe');
     await flushPromises();
     expect(view.text()).toContain('2 new');
-    expect(view.text()).toContain('Driver stands in 2 rows: a new club each.');
+    expect(view.text()).toContain('Driver is in 2 rows: a new club each.');
   });
 
   it.each([

@@ -77,7 +77,7 @@ describe('who is signed in', () => {
     ]);
   });
 
-  it('a session begun anew in another tab is taken up, and what was written is written once more', async () => {
+  it('a session begun again in another tab is taken up, and what was written is written once more', async () => {
     signedIn.value = view();
     answers['/thing'] = [
       { status: 403, body: problem('page-too-old', 'old') },
@@ -92,12 +92,12 @@ describe('who is signed in', () => {
     ]);
   });
 
-  it('a page whose session went to another workspace sends nothing there, and opens anew', async () => {
+  it('a page whose session went to another workspace sends nothing there, and opens again', async () => {
     signedIn.value = view();
     answers['/thing'] = [{ status: 403, body: problem('page-too-old', 'old') }];
     answers['/signed-in'] = [{ status: 200, body: view({ workspace: { id: 'w2', name: 'Other' } }) }];
     const assign = vi.spyOn(window.location, 'assign').mockImplementation(() => undefined);
-    await expect(post('/thing', {})).rejects.toThrow('opens anew');
+    await expect(post('/thing', {})).rejects.toThrow('the page reloads');
     expect(assign).toHaveBeenCalledWith('/roster');
     expect(asked.map(({ path }) => path)).toEqual(['/thing', '/signed-in']);
     assign.mockRestore();
@@ -173,7 +173,7 @@ describe('the way in', () => {
   it('asks for a code only where one is used, and says what is wrong without guessing', async () => {
     const wrapper = mount(SignInView, { attachTo: document.body });
     answers['/sign-in'] = [
-      { status: 401, body: problem('signed-out', 'That e-mail address and password do not go together.') },
+      { status: 401, body: problem('signed-out', 'That e-mail address and password do not match.') },
       { status: 401, body: problem('code-needed', 'Type the six digits your authenticator shows.') },
       { status: 401, body: problem('code-needed', 'That code is not right, or was used already.') },
       { status: 200, body: view() },
@@ -185,7 +185,7 @@ describe('the way in', () => {
       await flushPromises();
     };
     await submit();
-    expect(wrapper.find('[role=alert]').text()).toContain('do not go together');
+    expect(wrapper.find('[role=alert]').text()).toContain('do not match');
     expect(wrapper.find('input[aria-label="Code"]').exists()).toBe(false);
     await submit();
     // That a code is wanted is no fault.
@@ -252,7 +252,7 @@ describe('a player who is handed over', () => {
 
   it.each([
     ['owner', 'Take Davor Kolar into Van'],
-    ['rep', 'is not yours to take anybody into'],
+    ['rep', 'is not yours, so you cannot add players to it'],
   ] as const)('is taken by an owner alone: %s', async (role, words) => {
     const identity = useIdentity();
     answers['/signed-in'] = [{ status: 200, body: view({ role }) }];
@@ -334,14 +334,14 @@ describe('people', () => {
     const wrapper = await open();
     const rows = wrapper.findAll('tbody tr').map((row) => row.text());
     expect(rows[0]).toMatch(/Jonas.*you.*Owner.*second factor.*everybody/s);
-    expect(rows[0]).not.toContain('Take out');
+    expect(rows[0]).not.toContain('Remove');
     expect(rows[1]).toMatch(/Player.*password only.*Davor Kolar/s);
-    expect(rows[1]).toContain('Take out');
+    expect(rows[1]).toContain('Remove');
   });
 
   it.each([
-    [true, 'A letter with it was sent.'],
-    [false, 'could not be sent. Send it yourself'],
+    [true, 'It was sent by e-mail.'],
+    [false, 'could not be sent. Send the link yourself'],
     [null, 'Send it yourself; it works once'],
   ])('a link says whether a letter with it was sent: %s', async (mailed, words) => {
     signedIn.value = view();
@@ -362,7 +362,7 @@ describe('people', () => {
   it('are none of anybody’s business but an owner’s', async () => {
     signedIn.value = view({ role: 'rep' });
     const wrapper = await open();
-    expect(wrapper.text()).toContain('for the owner of the workspace to say');
+    expect(wrapper.text()).toContain('Only an owner of the workspace can invite people');
     expect(asked).toEqual([]);
   });
 
@@ -396,7 +396,7 @@ describe('people', () => {
     ],
     ['Mozilla/5.0 (Android 16; Mobile; rv:150.0) Gecko/150.0 Firefox/150.0', 'Firefox on Android'],
     ['curl/8.1', 'curl/8.1'],
-    ['', 'a program that does not say what it is'],
+    ['', 'an unknown program'],
   ])('a browser that says %s', (agent, words) => {
     expect(agentWords(agent)).toBe(words);
   });

@@ -32,13 +32,13 @@ describe('after the round', () => {
   const typed = async (view: ReturnType<typeof shown>['view'], text: string) => {
     await view.get('textarea[aria-label="What was hit from where"]').setValue(text);
     const take = view.findComponent(PlayedShots).findAll('button');
-    return take.find((one) => /^Write/.test(one.text()))!;
+    return take.find((one) => /^Save/.test(one.text()))!;
   };
 
   it('keeps what was hit from where, and counts the hits from it; clubs nobody wrote a shot down of stay as counted', async () => {
     const { view, set } = shown({ hits: { '7': 9, W: 4 }, says: 'windy', keep: '' });
     const take = await typed(view, '1, 7 iron, 150, rough\n7i 140');
-    expect(take.text()).toBe('Write 2 shots down');
+    expect(take.text()).toBe('Save 2 shots');
     await take.trigger('click');
     expect(set()).toEqual({
       hits: { '7': 2, W: 4 },
@@ -60,10 +60,10 @@ describe('after the round', () => {
     expect(view.get<HTMLTextAreaElement>('textarea').element.value).toBe('putter 3\n9 iron 120');
   });
 
-  it('shows what was written down, and clears it with the counts left', async () => {
+  it('shows what was recorded, and clears it with the counts left', async () => {
     const shots = [{ clubId: 'W', distanceM: 80, lie: 'sand' as const, hole: 4 }];
     const { view, set } = shown({ hits: { W: 1 }, says: '', keep: '', shots });
-    expect(view.get('[aria-label="Shots written down"]').text()).toBe('1 shot written down: 4: 56 80 m sand');
+    expect(view.get('[aria-label="Shots entered"]').text()).toBe('1 shot entered: 4: 56 80 m sand');
     await view
       .findAll('button')
       .find((one) => one.text() === 'Clear all')!
@@ -74,7 +74,7 @@ describe('after the round', () => {
   it('is read only where somebody may only read', () => {
     const { view } = shown({ hits: { W: 1 }, says: '', keep: '' }, true);
     expect(view.find('textarea[aria-label="What was hit from where"]').exists()).toBe(false);
-    expect(view.findAll('button').some((one) => /Write|Clear/.test(one.text()))).toBe(false);
+    expect(view.findAll('button').some((one) => /Save|Clear/.test(one.text()))).toBe(false);
   });
 
   it('what is half typed of a round is there again, and stands in no other round', async () => {

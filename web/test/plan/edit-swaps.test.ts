@@ -23,7 +23,8 @@ describe('clubs in and out of a week', () => {
     const press = fc.tuple(fc.boolean(), fc.constantFrom('a', 'b', 'c', 'd'));
     fc.assert(
       fc.property(fc.array(press, { maxLength: 12 }), (presses) => {
-        // Two of the four are in the bag to begin with; only what is in goes out, and only what is out comes in.
+        // Two of the four are in the bag to begin with; only what is in goes out, and only what is out comes
+        // in.
         const inBag = new Set(['a', 'b']);
         let swaps: readonly Swap[] = [];
         for (const [isOut, club] of presses) {

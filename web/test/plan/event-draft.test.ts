@@ -75,7 +75,7 @@ describe('an event while it is written', () => {
   });
 
   it.each<[string, DraftRound[], string]>([
-    ['no round', [], 'An event has one round at least.'],
+    ['no round', [], 'An event needs at least one round.'],
     ['no course', [round({ courseId: 'gone' })], 'Round 1: choose a course.'],
     ['no day', [round(), round({ day: '' })], 'Round 2: give it a day.'],
   ])('%s is named', (_what, rounds, problem) => {
@@ -97,6 +97,6 @@ describe('an event while it is written', () => {
   it('tells its first day and its courses, once each', () => {
     const rounds = [...before.rounds, { ...before.rounds[0]!, day: '2026-12-01', courseId: 'gone' }];
     expect(firstDayOf({ rounds })).toBe('2026-12-01');
-    expect(courseNames({ rounds: [...rounds, rounds[0]!] }, courses)).toBe('Course a, a course that is gone');
+    expect(courseNames({ rounds: [...rounds, rounds[0]!] }, courses)).toBe('Course a, a deleted course');
   });
 });

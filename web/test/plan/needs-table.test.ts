@@ -56,7 +56,7 @@ describe('the shots of a round', () => {
     expect(view.get('tr.need').text()).toContain('changed');
     await view.get('[aria-label="Bring tee shot at the 3rd back"]').trigger('click');
     expect(view.emitted('changes')!.at(-1)).toEqual([{}]);
-    expect(view.text()).toContain('Taken away: second at the 4th');
+    expect(view.text()).toContain('Removed: second at the 4th');
     view.unmount();
   });
 
@@ -88,7 +88,7 @@ describe('the shots of a round', () => {
   it('rounds played here are offered once, and a reader changes nothing', async () => {
     const played = [{ ...needs[0]!, name: 'played: 150 m', weight: 3 }];
     const view = shown({ played });
-    expect(view.text()).toContain('Rounds played here asked for 150 m ×3.');
+    expect(view.text()).toContain('Rounds played here had 150 m ×3.');
     await view
       .findAll('button')
       .find((button) => button.text() === 'Add to the needs')!

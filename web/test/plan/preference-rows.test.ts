@@ -28,16 +28,16 @@ const press = (rows: View, words: string, nth = 0) =>
     [nth]!.trigger('click');
 
 describe('what is wanted of clubs, kinds and distances', () => {
-  it('is shown in the reader’s unit, a club that is gone too', () => {
+  it('is shown in the reader’s unit, a deleted club too', () => {
     const text = view().text();
-    for (const words of ['Driver 0.2', 'a club that is gone 0.1', '3 wedge', '150 yd'])
+    for (const words of ['Driver 0.2', 'a deleted club 0.1', '3 wedge', '150 yd'])
       expect(text).toContain(words);
     expect(view({ readOnly: true }).text()).not.toContain('is worth');
   });
 
   it('is added to and taken from, each by itself', async () => {
     const rows = view();
-    await press(rows, 'Forget trust in a club that is gone');
+    await press(rows, 'Forget trust in a deleted club');
     field(rows, 'ChoiceField', 'Club trusted').vm.$emit('update:value', 'd');
     field(rows, 'NumberField', 'What trust is worth').vm.$emit('update:value', 0.3);
     await rows.vm.$nextTick();

@@ -34,12 +34,12 @@ describe('the shots of a week, written down', () => {
   });
   it.each([
     ['', 'nothing written'],
-    ['hold x3', 'names no distance'],
-    ['drive 200 m left 100 yd', 'names two units'],
+    ['hold x3', 'has no distance'],
+    ['drive 200 m left 100 yd', 'has two units'],
     ['155 banana', '"banana" is not understood'],
-    ['900', 'is no shot'],
+    ['900', 'is not a shot'],
     ['155 x5000', 'too often'],
-    ['drive 250 left 900', 'cannot be left'],
+    ['drive 250 left 900', 'cannot be left over'],
   ])('%s is refused: %s', (text, reason) => {
     expect(readNeeds(text, 'yd')).toMatchObject({
       ok: false,

@@ -39,12 +39,12 @@ describe('a best bag with a step at fault', () => {
 
   it('offers none that costs a stroke and more', () => {
     const shown = view(uneven, { ids: even.map(({ id }) => id), price: 6.22 });
-    expect(shown.text()).toContain('To avoid it would cost 6.2 strokes a round.');
+    expect(shown.text()).toContain('Avoiding it would cost 6.2 strokes a round.');
     expect(shown.find('button').exists()).toBe(false);
   });
 
   it('says that no bag is without one, and nothing of it while it is looked for', () => {
-    expect(view(uneven, null).text()).toContain('No bag of this locker is without one.');
+    expect(view(uneven, null).text()).toContain('No bag from this locker avoids it.');
     expect(view(uneven).text()).not.toContain('No bag');
   });
 });

@@ -48,7 +48,7 @@ const plan = {
     own('r3', 'b3'),
   ],
 } as unknown as PlanView;
-const nameOf = (id: string) => clubs.get(id)?.name ?? 'a club that is gone';
+const nameOf = (id: string) => clubs.get(id)?.name ?? 'a deleted club';
 const rounds = sheetRounds(plan, event, {
   bags: [bag('b1', 'PW', 'gone', 'DI', '6'), bag('b2', 'PW', 'gone', 'DI', '6'), bag('b3', 'H')],
   clubs,
@@ -72,7 +72,7 @@ describe('the rounds of a swap sheet', () => {
     expect(rounds.map(({ since }) => since)).toEqual([
       null,
       '',
-      'the H for the PW and a club that is gone and the DI and the 6',
+      'the H for the PW and a deleted club and the DI and the 6',
       null,
     ]);
   });
@@ -90,7 +90,7 @@ describe('the rounds of a swap sheet', () => {
     expect(said).toContain('Round 1, Thursday 3 December');
     expect(said).toContain('HDIFor the wind.');
     // A club that was sold since, for which nothing came.
-    expect(said).toContain('a club that is gone–');
+    expect(said).toContain('a deleted club–');
     expect(said).toContain('◇ If it rains: the H for the DI.');
     expect(said).toContain('After it: Lovely. keep: the DI');
     expect(said).toContain('3 clubs: DI, 6, PW');
@@ -99,7 +99,7 @@ describe('the rounds of a swap sheet', () => {
   it('say what stays as it is, and what is not settled', () => {
     expect(shown(1)).toContain('The bag of Round 1 stays as it is.');
     expect(shown(2)).toContain('From the bag of Round 2: the H for');
-    expect(shown(2)).toContain('The gamer goes as it is.');
+    expect(shown(2)).toContain('The gamer stays as it is.');
     expect(shown(3)).toContain('No bag is settled for this round yet. Settle it');
   });
 

@@ -53,7 +53,7 @@ describe('the ways an event may turn out', () => {
   });
 
   it('leave out rounds nothing can be asked of', () => {
-    expect(scenariosOf([round('1')], { reason: 'no carry', mendOn: 'bag' })).toEqual([]);
+    expect(scenariosOf([round('1')], { reason: 'no carry', fixOn: 'bag' })).toEqual([]);
     expect(scenariosOf([round('1', { courseId: 'gone' })])).toEqual([]);
   });
 });

@@ -59,7 +59,7 @@ describe('the best bag of a week', () => {
   });
 });
 
-describe('the shots written down for a week', () => {
+describe('the shots recorded for a week', () => {
   const needs: ShotDemand[] = [
     { name: '180 m', to: 'green', distanceM: 180, lie: 'fairway', mustHold: true, weight: 2 },
     { name: '150 m', to: 'green', distanceM: 150, lie: 'light rough', mustHold: false, weight: 1 },

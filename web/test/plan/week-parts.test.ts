@@ -54,11 +54,11 @@ describe('the swaps of a week', () => {
 
   it('say that the gamer goes as it is where there are none, and how to go back where it is the gamer now', () => {
     const none = list({ plan: { ...plan, swaps: [] }, effects: [] });
-    expect(none.text()).toContain('The gamer goes as it is.');
+    expect(none.text()).toContain('The gamer stays as it is.');
     expect(list({ isGamer: true }).text()).toContain('This bag is the gamer now');
   });
 
-  it('are taken back one by one, and reasons are written down', async () => {
+  it('are taken back one by one, and reasons are recorded', async () => {
     const view = list();
     const why = view.get('input');
     await why.setValue('wind');

@@ -57,14 +57,14 @@ describe('the settings of a player', () => {
   it('what is no handicap stays as it was typed, with the reason, and nothing is sent', async () => {
     const { view, sent, write } = settings();
     await write('Handicap', 'scratch');
-    expect(view.get('[role="alert"]').text()).toContain('“scratch” is no handicap');
+    expect(view.get('[role="alert"]').text()).toContain('“scratch” is not a handicap');
     expect(sent()).toEqual([]);
     await write('Handicap', '0');
     expect(view.find('[role="alert"]').exists()).toBe(false);
     expect(sent()).toHaveLength(1);
   });
 
-  it('a threshold out of its bounds is refused by name; the usual one is none of the player’s own', async () => {
+  it('a threshold out of its bounds is refused by name; the usual one is not one of the player’s own', async () => {
     const { store, view, sent } = settings();
     const field = view.get('#driverStepMaxM');
     await field.setValue('2');

@@ -50,7 +50,7 @@ describe('the form for shots by hand', () => {
   it('asks for the club among several, keeps what was typed, and goes on with the last one named', async () => {
     const { view, write, typed } = form(named('a', '7 iron'), named('b', '8 iron'));
     await write('150');
-    expect(view.emitted('problem')!.at(-1)![0]).toContain('begin with its name');
+    expect(view.emitted('problem')!.at(-1)![0]).toContain('start with its name');
     expect(typed()).toBe('150');
     expect(written).toEqual([]);
     await write('7i 150 / 8 iron: 140');

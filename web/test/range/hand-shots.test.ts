@@ -14,7 +14,7 @@ const read = (text: string, unit: 'm' | 'yd' = 'm') => {
   return shots.ok ? shots.turns : shots.reason;
 };
 
-describe('shots written down by hand', () => {
+describe('shots entered by hand', () => {
   it('are carries in the player’s unit, with the side that follows them', () => {
     expect(read(' 152 148 3L, 150,5 ')).toEqual([
       { club: null, strikes: [{ carryM: 152 }, { carryM: 148, offlineM: -3 }, { carryM: 150.5 }] },
@@ -58,9 +58,9 @@ describe('shots written down by hand', () => {
     ['', 'nothing written'],
     ['3L 150', 'follows no carry'],
     ['150 x', 'neither a carry'],
-    ['900', 'is no carry'],
+    ['900', 'is not a carry'],
     ['-5', 'neither a carry'],
-    ['0', 'is no carry'],
+    ['0', 'is not a carry'],
     ['L 150', 'follows no carry'],
     ['250-255', 'neither a carry'],
   ])('%s is refused: %s', (text, reason) => {

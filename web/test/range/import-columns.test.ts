@@ -76,8 +76,8 @@ describe('a file that was taken in', () => {
       props: { playerId: 'p', report } as never,
       global: { stubs: { RouterLink: true } },
     });
-    expect(done.text()).toContain('1,200 shots taken, on 2 days');
-    expect(done.text()).toContain('3 were known already. 2 could not be taken.');
+    expect(done.text()).toContain('1,200 shots imported, on 2 days');
+    expect(done.text()).toContain('3 were here already. 2 could not be imported.');
     await done.get('button').trigger('click');
     expect(done.emitted('saveRefusals')).toHaveLength(1);
   });

@@ -72,7 +72,7 @@ describe('the preview of a file', () => {
     );
     expect(view.get('tbody tr').text()).toContain('164');
     expect(view.get('tbody tr').text()).toContain('150');
-    expect(view.text()).toContain('30 to take');
+    expect(view.text()).toContain('30 to import');
     expect(view.get('.warning').text()).toContain('yards are that are read as metres');
   });
 
@@ -98,7 +98,7 @@ describe('the preview of a file', () => {
         refusals: [{ line: 4, column: 'Carry', text: 'abc', reason: 'is not a number' }],
       }),
     );
-    expect(view.text()).toContain('0 to take');
+    expect(view.text()).toContain('0 to import');
     expect(view.text()).toContain('is not a number');
     expect(view.get('.warning').text()).toContain('Say which club it is');
     await view.get('.title button').trigger('click');

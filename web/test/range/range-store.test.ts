@@ -116,7 +116,7 @@ describe('a player’s range', () => {
 describe('a ball that comes while the shots are being read', () => {
   it.each([
     ['for the first time', false],
-    ['anew', true],
+    ['again', true],
   ])('%s is not lost to an answer that is older than it', async (_what, isKnown) => {
     const range = useRange();
     if (isKnown) await range.load('p', 'new');

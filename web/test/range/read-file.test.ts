@@ -46,7 +46,7 @@ describe('the beginning of a file', () => {
     await expect(look('')).rejects.toThrow('empty');
     await expect(
       look(new Uint8Array(Array.from({ length: 4000 }, (_one, i) => (i * 37) % 256))),
-    ).rejects.toThrow('no text');
+    ).rejects.toThrow('not a text file');
     await expect(look('Club,Carry\n')).rejects.toThrow('No rows');
   });
 });

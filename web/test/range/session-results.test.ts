@@ -15,7 +15,7 @@ import { session } from './session';
 const MEASURED: Shot = { carryM: 152, source: 'measured', sampleSize: 12, spreadM: 5 };
 const STATED_ON = '2026-10-01';
 
-/** What is written down when a shot of a session of the twentieth is taken into the sheet. */
+/** What is recorded when a shot of a session of the twentieth is taken into the sheet. */
 async function taken(standing: Partial<Shot>, hitOff: HitOff, shot: Shot) {
   const pinia = freshPinia();
   vi.stubGlobal('fetch', () => new Promise(() => {}));

@@ -78,7 +78,7 @@ describe('bringing a player in', () => {
     const { view, to, button } = await shown(fileOf(`${JSON.stringify(HEAD)}\n{"row":"player"}\n`));
     expect(view.text()).toContain('Ana Duarte');
     expect(view.text()).toContain('14 clubs, 1,200 shots, 1 wish.');
-    await button(/Bring Ana Duarte in/).trigger('click');
+    await button(/Import Ana Duarte/).trigger('click');
     const [call] = PlayedCall.calls;
     expect(call!.path).toMatch(/^\/api\/players\/from-file\?changeId=[0-9a-f-]{36}$/);
     expect(call!.body!.size).toBeGreaterThan(100);
@@ -93,7 +93,7 @@ describe('bringing a player in', () => {
 
   it('names line and field of what is refused, keeps the file, and is the same change when sent again', async () => {
     const { view, button } = await shown(fileOf(`${JSON.stringify(HEAD)}\n`));
-    await button(/Bring Ana/).trigger('click');
+    await button(/Import Ana/).trigger('click');
     PlayedCall.calls[0]!.answer(400, {
       error: 'bad-input',
       message: 'Line 7: club: kind must be one of … Nothing was taken.',
@@ -102,17 +102,17 @@ describe('bringing a player in', () => {
     await flushPromises();
     expect(view.get('[role="alert"]').text()).toContain('Line 7');
     expect(view.get('[role="alert"]').text()).toContain('line 7, club.kind');
-    await button(/Bring Ana/).trigger('click');
+    await button(/Import Ana/).trigger('click');
     expect(PlayedCall.calls[1]!.path).toBe(PlayedCall.calls[0]!.path);
     await button(/Cancel/).trigger('click');
     await flushPromises();
-    expect(view.get('[role="alert"]').text()).toContain('Cancelled; nothing was taken.');
+    expect(view.get('[role="alert"]').text()).toContain('Cancelled; nothing was imported.');
   });
 
   it('a file of something else is said so before it is sent', async () => {
     const { view, button } = await shown(fileOf('club,loft\n7 iron,31\n'));
-    expect(view.get('[role="alert"]').text()).toContain('ana.jsonl is no player’s file');
-    expect(button(/Bring/).attributes('disabled')).toBeDefined();
+    expect(view.get('[role="alert"]').text()).toContain('ana.jsonl is not a player’s file');
+    expect(button(/^Import/).attributes('disabled')).toBeDefined();
     expect(PlayedCall.calls).toHaveLength(0);
   });
 });

@@ -86,9 +86,9 @@ describe('bringing it in', () => {
 
   it('adds those who are new, one change each, and leaves those on the roster alone', async () => {
     const { view, add } = await panel();
-    expect(view.text()).toContain('is on the roster: bring these in on their bag’s page');
+    expect(view.text()).toContain('is on the roster: import these on their bag’s page');
     expect(view.text()).toContain('no club could be read');
-    expect(view.text()).toContain('2 cells cannot be taken');
+    expect(view.text()).toContain('2 cells cannot be read');
     await add();
     expect(sent.map(({ commands: [first] }) => first)).toMatchObject([
       { do: 'addPlayer', player: { name: 'Ann Bell', hand: 'right', distanceUnit: 'yd' } },

@@ -86,7 +86,7 @@ describe('a player on the roster', () => {
     expect(view.text()).toContain('no bag settled yet');
   });
 
-  it('leads to everything there is to do, the most pressing first and marked', () => {
+  it('leads to everything there is to do, the most urgent first and marked', () => {
     const thing = (rank: number, words: string) => ({
       rank,
       words,

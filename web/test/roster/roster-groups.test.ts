@@ -163,7 +163,7 @@ describe('a print run', () => {
     for (const box of view.findAll('[role="checkbox"]').slice(0, 3)) await box.trigger('click');
     expect(view.get('a').attributes('href')).toBe('/api/print.pdf?players=p1,p2&papers=swaps,card');
     for (const box of view.findAll('[role="checkbox"]').slice(1, 3)) await box.trigger('click');
-    expect(view.text()).toContain('Tick what is to be printed.');
+    expect(view.text()).toContain('Tick what to print.');
     await view.setProps({ playerIds: Array.from({ length: 41 }, (_one, i) => `p${i}`) });
     expect(view.text()).toContain('At most 40 players');
   });

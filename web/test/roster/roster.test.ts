@@ -51,9 +51,9 @@ describe('the next thing to do for a player', () => {
 
   it.each([
     ['a ticket is late', { bench: { ...known, tickets: 1, dueOn: '2026-11-25' } }, 'bench'],
-    ['write the bag down', { gamer: null }, 'bag'],
+    ['enter the bag', { gamer: null }, 'bag'],
     ['settle 2 rounds of Hochfirn Open', { nextPlan: plan('2026-12-05', 1) }, 'plan'],
-    ['mend 2 faults of the gamer', { gamer: { ...gamer, faults: 2 } }, 'bag'],
+    ['fix 2 faults of the gamer', { gamer: { ...gamer, faults: 2 } }, 'bag'],
     ['measure 1 club again, changed since', { bench: { ...known, stale: 1 } }, 'basket'],
     ['3 tickets open', { bench: { ...known, tickets: 3, dueOn: '2026-12-01' } }, 'bench'],
     ['4 carries not known', { bench: { ...known, unknown: 4 } }, 'basket'],
@@ -82,7 +82,7 @@ describe('the next thing to do for a player', () => {
     expect(thingsToDo(entry('Ana', all), TODAY).map(({ words }) => words)).toEqual([
       'a ticket is late',
       'settle 3 rounds of Hochfirn Open',
-      'mend 1 fault of the gamer',
+      'fix 1 fault of the gamer',
       'measure 1 club again, changed since',
       '1 carry not known',
       'check lofts and lies',
@@ -96,7 +96,7 @@ describe('the next thing to do for a player', () => {
     expect(thing(onTour)!.words).toBe('check lofts and lies');
     expect(thing({ bench: onTour.bench })).toBeNull();
     expect(thing({ ...all, bench: { ...all.bench, dueOn: null } })!.words).toContain('settle');
-    expect(thing({ ...all, bench: { ...all.bench, dueOn: null }, nextPlan: null })!.words).toContain('mend');
+    expect(thing({ ...all, bench: { ...all.bench, dueOn: null }, nextPlan: null })!.words).toContain('fix');
   });
 });
 
@@ -149,7 +149,7 @@ describe('the roster', () => {
     const { view, router, names } = await roster();
     expect(names()).toEqual(['Ana', 'Bo']);
     expect(view.text()).toContain('nothing to do');
-    expect(view.text()).toContain('mend 1 fault of the gamer');
+    expect(view.text()).toContain('fix 1 fault of the gamer');
     window.dispatchEvent(new KeyboardEvent('keydown', { key: 'n', altKey: true }));
     await flushPromises();
     expect(router.currentRoute.value.path).toBe('/bag/Bo');
@@ -177,7 +177,7 @@ describe('the roster', () => {
     expect(again.names()).toEqual(['Cy']);
     await again.view.get('input[aria-label="Search players and events"]').setValue('nobody');
     await nextTick();
-    expect(again.view.text()).toContain('Nobody fits');
+    expect(again.view.text()).toContain('No player matches');
     again.view.unmount();
   });
 });

@@ -33,8 +33,8 @@ describe('a calendar that is brought in', () => {
     ]);
     const ticked = () => view.findAll('[role=checkbox]').map((box) => box.attributes('aria-checked'));
     expect(ticked()).toEqual(['false', 'true']);
-    expect(view.text()).toContain('Take 1 event');
+    expect(view.text()).toContain('Import 1 event');
     await view.findAll('[role=checkbox]')[0]!.trigger('click');
-    expect(view.text()).toContain('Take 2 events');
+    expect(view.text()).toContain('Import 2 events');
   });
 });

@@ -80,7 +80,7 @@ describe('a calendar file', () => {
 
   it.each([
     [['SUMMARY:X', 'DTSTART;VALUE=DATE:20270327', 'DTEND;VALUE=DATE:20270320'], 'ends before it begins'],
-    [['SUMMARY:X', 'DTSTART;TZID=Mars/Base:20270327T090000'], 'is in a time zone nobody knows: Mars/Base'],
+    [['SUMMARY:X', 'DTSTART;TZID=Mars/Base:20270327T090000'], 'is in an unknown time zone: Mars/Base'],
     [['DTSTART;VALUE=DATE:20270327'], 'has no name (SUMMARY)'],
     [['SUMMARY:X'], 'has no first day (DTSTART)'],
     [['SUMMARY:X', 'DTSTART;VALUE=DATE:20270301', 'DTEND;VALUE=DATE:20270320'], 'is longer than 8 days'],
@@ -195,7 +195,7 @@ describe('a freeze', () => {
     const dialog = document.querySelector('[role="dialog"]')!;
     expect(dialog.textContent).toContain('The spring events');
     const [go] = [...dialog.querySelectorAll('button')].filter((button) =>
-      button.textContent!.includes('all the same'),
+      button.textContent!.includes('anyway'),
     );
     expect(go!.disabled).toBe(true);
     const input = dialog.querySelector('input')!;
@@ -286,7 +286,7 @@ describe('the rounds of a season', () => {
       ['r3', 1],
     ]);
     expect(rounds[0]!.rules.gamerIds).toEqual(['7']);
-    expect(left).toEqual(['Gone, g: the course of this round is gone.']);
+    expect(left).toEqual(['Gone, g: the course of this round was deleted.']);
   });
 });
 

@@ -64,7 +64,7 @@ describe('what typing into a cell comes to', () => {
     for (const [text, reason] of [
       ['155-150', 'ends before it begins'],
       ['100-200', 'too wide a range'],
-      ['150-far', 'no unit of distance'],
+      ['150-far', 'is not a unit of distance'],
     ] as const) {
       const change = typed(clubView('7 iron'), 'shot.full.carryM', text);
       expect(change, text).toMatchObject({ ok: false });

@@ -29,7 +29,7 @@ describe('a sheet that is read ahead of its page', () => {
     expect(store.clubs.map(({ id }) => id)).toEqual(['7i']);
   });
 
-  it('is read anew by whatever asks after its page did', async () => {
+  it('is read again by whatever asks after its page did', async () => {
     answers = [sheet, sheet];
     const store = useSheet();
     store.readAhead('p', null);

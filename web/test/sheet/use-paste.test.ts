@@ -51,7 +51,7 @@ describe('what is pasted', () => {
     pasted.edit(pasted.reports.value[0]!, [
       { ...row!, cells: row!.cells.map((cell, i) => (i === 1 ? 'PW' : cell)) },
     ]);
-    pasted.mend(pasted.reports.value[0]!);
+    pasted.fix(pasted.reports.value[0]!);
     expect(written().at(-1)).toBe('new wedge PW');
     expect(pasted.reports.value[0]).toMatchObject({ added: 1, changed: 2, rows: [] });
   });
@@ -88,7 +88,7 @@ describe('what is pasted', () => {
     const [row] = pasted.reports.value[0]!.rows;
     expect(row).toMatchObject({ cells: ['31', '150', ''], reasons: ['the row names no club'] });
     pasted.edit(pasted.reports.value[0]!, [{ ...row!, cells: ['31', '150', '7 iron'] }]);
-    pasted.mend(pasted.reports.value[0]!);
+    pasted.fix(pasted.reports.value[0]!);
     expect(written()).toContain('7 iron loftSetDeg 31');
     expect(pasted.reports.value[0]!.rows).toEqual([]);
   });
@@ -102,7 +102,7 @@ describe('what is pasted', () => {
     const waiting = () => pasted.reports.value.map(({ rows, unknown }) => rows.length + unknown.length);
     expect(waiting()).toEqual([1, 1]);
     pasted.edit(pasted.reports.value[1]!, [{ ...pasted.reports.value[1]!.rows[0]!, kind: 'wedge' }]);
-    pasted.mend(pasted.reports.value[1]!);
+    pasted.fix(pasted.reports.value[1]!);
     expect(written().at(-1)).toBe('new wedge Bertha');
     expect(waiting()).toEqual([1, 0]);
     pasted.close(pasted.reports.value[0]!);
@@ -139,9 +139,9 @@ describe('what is pasted', () => {
       { key: 'notes', value: 'bad' },
     ]);
     expect(report().unknown).toEqual([]);
-    // The row that is mended later is read with what its columns are by now.
+    // The row that is fixed later is read with what its columns are by now.
     pasted.edit(pasted.reports.value[0]!, [{ ...report().rows[0]!, kind: 'chipper' }]);
-    pasted.mend(pasted.reports.value[0]!);
+    pasted.fix(pasted.reports.value[0]!);
     const added = commands().find((command) => command.do === 'addClub');
     expect(added).toMatchObject({
       club: { name: 'Bertha', kind: 'chipper' },
@@ -154,11 +154,11 @@ describe('what is pasted', () => {
 });
 
 describe('the tray of what could not be taken', () => {
-  it('shows rows with what is wrong, to be mended in place, and asks the kind of a club', async () => {
+  it('shows rows with what is wrong, to be fixed in place, and asks the kind of a club', async () => {
     const { pasted } = editing();
     pasted.paste('Club\tLoft\tSmash\nBertha\t40\t1.3\n7 iron\t33\t1.4\n', 0, 0, CLUBS, COLUMNS);
     const tray = mount(PasteTray, { props: { report: pasted.reports.value[0]! } });
-    expect(tray.text()).toContain('0 new, 1 changed, 0 as they were');
+    expect(tray.text()).toContain('0 new, 1 changed, 0 unchanged');
     expect(tray.text()).toContain('No column is called “Smash”.');
     expect(tray.text()).toContain('what kind of club is "Bertha"?');
     const loft = tray.find<HTMLInputElement>('input[aria-label="Loft, row 2"]');
@@ -175,10 +175,10 @@ describe('the tray of what could not be taken', () => {
     ]);
     expect(tray.emitted('column')).toEqual([['Smash', 'notes']]);
     await tray.find('form').trigger('submit');
-    expect(tray.emitted('mend')).toHaveLength(1);
+    expect(tray.emitted('fix')).toHaveLength(1);
   });
 
-  it('shows twenty rows at a time, and one that has nothing to mend shows no table', () => {
+  it('shows twenty rows at a time, and one that has nothing to fix shows no table', () => {
     const { pasted } = editing();
     const lines = Array.from({ length: 23 }, (_one, i) => `Thing ${'x'.repeat(i)}\t40`);
     pasted.paste(['Club\tLoft', ...lines].join('\n'), 0, 0, CLUBS, COLUMNS);

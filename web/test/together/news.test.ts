@@ -60,7 +60,7 @@ afterEach(() => {
 });
 
 describe('what others change', () => {
-  it('is read anew and said with who it was, where it is of what is on the screen', async () => {
+  it('is read again and said with who it was, where it is of what is on the screen', async () => {
     const news = useNews();
     Stream.last.say('change', change({ playerIds: ['somebody else'] }));
     await flushPromises();
@@ -111,7 +111,7 @@ describe('what others change', () => {
     expect(reads).toBe(2);
   });
 
-  it('is read anew by lists that are on the screen, and by none that is not', async () => {
+  it('is read again by lists that are on the screen, and by none that is not', async () => {
     const asked: string[] = [];
     vi.stubGlobal('fetch', (address: string) => {
       asked.push(address);

@@ -1,6 +1,6 @@
 import { dateSchema, nameSchema, textSchema } from '../../schemas.js';
 
-/** What is written down of a plan. */
+/** What is recorded of a plan. */
 export const planDetails = {
   name: nameSchema,
   course: textSchema(200),

@@ -5,7 +5,10 @@ import { defineCommand, versionSchema } from '../define-command.js';
 import { withReadings } from '../club/readings.js';
 import { mapRow } from '../map-rows.js';
 
-/** A job handed in with what was measured afterwards: the club's sheet gets it, and a miss opens the ticket again. */
+/**
+ * A job handed in with what was measured afterwards: the club's sheet gets it, and a miss opens the ticket
+ * again.
+ */
 export const finishTicket = defineCommand(
   'finishTicket',
   'sheet',

@@ -19,16 +19,16 @@ function spanOf(step: StepReport): number {
 }
 
 /**
- * A step that is still wide, but no fault any more, counts as mended where at least this share of its excess
- * over the target is gone. Ours.
+ * A step that is still wide, but no fault any more, counts as fixed where at least this share of its excess
+ * over the target is gone. Our choice.
  */
 const MENDED_SHARE = 1 / 3;
 
-/** A covered step's widest stretch is this share of what it was, at most. Ours. */
+/** A covered step's widest stretch is this share of what it was, at most. Our choice. */
 const COVERED_SHARE = 0.75;
 
 /** Whether a step that stands is in order now, or at least much less wide than it was. */
-export function isMended(step: StepReport, worst: StepReport): boolean {
+export function isFixed(step: StepReport, worst: StepReport): boolean {
   const { word, severity } = step;
   if (severity === 'error') return false;
   // A shot that was owned all along covers it no better for half a degree.
@@ -38,7 +38,7 @@ export function isMended(step: StepReport, worst: StepReport): boolean {
   return step.carryM - worst.targetM <= (worst.carryM - worst.targetM) * (1 - MENDED_SHARE);
 }
 
-/** Whether another step is at fault in the place of one that was to be mended: as wide, or nearly. */
+/** Whether another step is at fault in the place of one that was to be fixed: as wide, or nearly. */
 export function isMovedTo(step: StepReport, worst: StepReport): boolean {
   if (step.severity !== worst.severity) return step.severity === 'error';
   const excess = ({ carryM, targetM }: StepReport) => carryM - (targetM ?? worst.targetM ?? 0);
