@@ -56,7 +56,7 @@ export interface ClientCounts {
   /** Changes acknowledged that an open page neither heard of nor read, after it had time to. */
   eventsMissed: number;
   /** Times a page was away or was told that it missed something, and read again. */
-  readAnew: number;
+  reread: number;
   /** Cells of a real browser's page that differ from what was last acknowledged. */
   staleCells: number;
 }
@@ -221,7 +221,7 @@ const asks: ClientAsks = {
       wrongChoices: ledger.wrongChoices,
       sentAway: ledger.sentAway,
       eventsMissed: told.reduce((sum, one) => sum + one, 0),
-      readAnew: pages.reduce((sum, one) => sum + one.readings, 0),
+      reread: pages.reduce((sum, one) => sum + one.readings, 0),
       staleCells: stale,
     };
     doing.isPaused = false;

@@ -51,7 +51,7 @@ export function drillTable(outcomes: readonly Outcome[], standing: DrillStanding
     count(
       'events missed by an open page',
       standing.eventsMissed,
-      `3 pages, which reloaded ${standing.readAnew} times`,
+      `3 pages, which reloaded ${standing.reread} times`,
     ),
     count('cells of a real browser left stale', standing.staleCells, 'one page nobody touched'),
     count(

@@ -68,12 +68,12 @@ export class OpenPage {
     const name = /^event: (.*)$/m.exec(event)?.[1];
     const data = /^data: (.*)$/m.exec(event)?.[1] ?? '';
     if (name === 'change') this.seen.add((JSON.parse(data) as NewsView).changeId);
-    else if (name === 'missed' || (name === 'here' && this.wasOpen)) void this.readAnew();
+    else if (name === 'missed' || (name === 'here' && this.wasOpen)) void this.reread();
     if (name === 'here') this.wasOpen = true;
   }
 
   /** Reads the player's changes back to those known. */
-  private async readAnew(): Promise<void> {
+  private async reread(): Promise<void> {
     this.readings += 1;
     for (let before: string | null = ''; before !== null;) {
       const { status, text } = await this.person.askUntilAnswered(

@@ -16,7 +16,7 @@ import {
   wishDocument,
   type KnownIds,
 } from './known-rows.js';
-import { spoiltJson } from './nasty.js';
+import { brokenJson } from './nasty.js';
 
 interface Made {
   chance: Chance;
@@ -184,7 +184,7 @@ const NAMES = Object.keys(COMMANDS) as CommandName[];
 
 /** A change of some commands, some of their values spoilt. */
 export function changeBody(chance: Chance, ids: KnownIds): { body: string; type: string } {
-  return spoiltJson(chance, {
+  return brokenJson(chance, {
     id: randomUUID(),
     ...(chance.is(0.3) && { why: 'fuzzed' }),
     commands: Array.from({ length: 1 + chance.below(3) }, () => fuzzedCommand(chance, ids)),

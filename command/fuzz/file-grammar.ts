@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { BASELINE, MEDIUM_FAIRWAY } from '@tasche/core';
 import type { Chance } from './chance.js';
 import type { KnownIds } from './known-rows.js';
-import { NASTY_TEXT, spoiltJson } from './nasty.js';
+import { NASTY_TEXT, brokenJson } from './nasty.js';
 
 /** A player's file, cut, or with some of its values spoilt. */
 export function playerFileBody(chance: Chance, ids: KnownIds): { body: string; type: string } {
@@ -37,7 +37,7 @@ export function playerFileBody(chance: Chance, ids: KnownIds): { body: string; t
     takenOutAt: '2026-11-27T09:00:00Z',
     rows: { player: 1, club: 1, change: 1 },
   };
-  const text = [head, ...rows].map((one) => spoiltJson(chance, one).body).join('\n');
+  const text = [head, ...rows].map((one) => brokenJson(chance, one).body).join('\n');
   return {
     body: chance.is(0.1) ? text.slice(0, chance.below(text.length)) : text,
     type: 'application/octet-stream',
@@ -54,7 +54,7 @@ export function sheetBody(chance: Chance): { body: string; type: string } {
   );
   const head = chance.is(0.8) ? 'club,loft,carry [yd],swing weight' : `${'a('.repeat(200)},club`;
   if (chance.is(0.2))
-    return spoiltJson(chance, {
+    return brokenJson(chance, {
       format: 'tasche-locker',
       version: 1,
       player: { name: 'A', hand: 'right', distanceUnit: 'm', notes: '', gapSettings: {} },
@@ -65,7 +65,7 @@ export function sheetBody(chance: Chance): { body: string; type: string } {
 }
 
 export function strikesBody(chance: Chance): { body: string; type: string } {
-  const order = spoiltJson(chance, {
+  const order = brokenJson(chance, {
     source: 'fuzz.csv',
     encoding: 'utf-8',
     delimiter: ',',

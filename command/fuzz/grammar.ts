@@ -3,7 +3,7 @@ import type { Chance } from './chance.js';
 import { changeBody } from './command-grammar.js';
 import { playerFileBody, sheetBody, strikesBody } from './file-grammar.js';
 import type { KnownIds } from './known-rows.js';
-import { NASTY_TEXT, spoiltJson } from './nasty.js';
+import { NASTY_TEXT, brokenJson } from './nasty.js';
 
 /** One request as it is sent. */
 export interface FuzzRequest {
@@ -71,14 +71,14 @@ const ROUTES: readonly Route[] = [
   {
     method: 'POST',
     path: '/sessions/:sessionId/hit',
-    body: (chance, ids) => spoiltJson(chance, { clubId: ids.clubId, shot: 'full', count: 3 }),
+    body: (chance, ids) => brokenJson(chance, { clubId: ids.clubId, shot: 'full', count: 3 }),
   },
   { method: 'POST', path: '/players/:playerId/import', query: ['take', 'takenOn'], body: sheetBody },
   { method: 'POST', path: '/players/:playerId/strikes/import', query: ['take'], body: strikesBody },
   {
     method: 'POST',
     path: '/changes/:changeId/undo',
-    body: (chance) => spoiltJson(chance, { id: randomUUID() }),
+    body: (chance) => brokenJson(chance, { id: randomUUID() }),
   },
   ...Array.from({ length: 8 }, (): Route => ({ method: 'POST', path: '/changes', body: changeBody })),
   { method: 'GET', path: '/ready' },
@@ -94,13 +94,13 @@ const ROUTES: readonly Route[] = [
   {
     method: 'POST',
     path: '/players/:playerId/shares',
-    body: (chance, ids) => spoiltJson(chance, { paper: 'card', planId: ids.planId, days: 7 }),
+    body: (chance, ids) => brokenJson(chance, { paper: 'card', planId: ids.planId, days: 7 }),
   },
   {
     method: 'POST',
     path: '/people/invite',
     body: (chance, ids) =>
-      spoiltJson(chance, {
+      brokenJson(chance, {
         name: 'Kari',
         email: `${randomUUID()}@van.example`,
         role: 'player',
@@ -110,25 +110,25 @@ const ROUTES: readonly Route[] = [
   {
     method: 'POST',
     path: '/people/change',
-    body: (chance) => spoiltJson(chance, { personId: randomUUID(), role: 'rep', playerIds: null }),
+    body: (chance) => brokenJson(chance, { personId: randomUUID(), role: 'rep', playerIds: null }),
   },
-  { method: 'POST', path: '/people/withdraw', body: (chance) => spoiltJson(chance, { id: randomUUID() }) },
+  { method: 'POST', path: '/people/withdraw', body: (chance) => brokenJson(chance, { id: randomUUID() }) },
   {
     method: 'POST',
     path: '/sign-in',
-    body: (chance) => spoiltJson(chance, { email: 'a@van.example', password: 'what it may be', stay: true }),
+    body: (chance) => brokenJson(chance, { email: 'a@van.example', password: 'what it may be', stay: true }),
   },
   {
     method: 'POST',
     path: '/sign-in/passkey/finish',
-    body: (chance) => spoiltJson(chance, { answer: { id: 'x', type: 'y' } }),
+    body: (chance) => brokenJson(chance, { answer: { id: 'x', type: 'y' } }),
   },
-  { method: 'POST', path: '/links/look', body: (chance) => spoiltJson(chance, { key: 'x'.repeat(43) }) },
+  { method: 'POST', path: '/links/look', body: (chance) => brokenJson(chance, { key: 'x'.repeat(43) }) },
   {
     method: 'POST',
     path: '/links/use',
     body: (chance) =>
-      spoiltJson(chance, {
+      brokenJson(chance, {
         key: 'x'.repeat(43),
         name: 'N',
         email: 'a@van.example',
@@ -138,51 +138,51 @@ const ROUTES: readonly Route[] = [
   {
     method: 'POST',
     path: '/workspaces/enter',
-    body: (chance) => spoiltJson(chance, { workspaceId: randomUUID() }),
+    body: (chance) => brokenJson(chance, { workspaceId: randomUUID() }),
   },
   ...['/sign-in/passkey/start', '/sign-out', '/account/passkeys/start'].map((path): Route => ({
     method: 'POST',
     path,
-    body: (chance) => spoiltJson(chance, {}),
+    body: (chance) => brokenJson(chance, {}),
   })),
   ...['/links/take', '/links/join'].map((path): Route => ({
     method: 'POST',
     path,
-    body: (chance) => spoiltJson(chance, { key: 'x'.repeat(43) }),
+    body: (chance) => brokenJson(chance, { key: 'x'.repeat(43) }),
   })),
   {
     method: 'POST',
     path: '/account/password',
-    body: (chance) => spoiltJson(chance, { current: 'what it may be', next: 'four words that differ' }),
+    body: (chance) => brokenJson(chance, { current: 'what it may be', next: 'four words that differ' }),
   },
   ...['/account/code/start', '/account/code/remove'].map((path): Route => ({
     method: 'POST',
     path,
-    body: (chance) => spoiltJson(chance, { password: 'what it may be' }),
+    body: (chance) => brokenJson(chance, { password: 'what it may be' }),
   })),
-  { method: 'POST', path: '/account/code/confirm', body: (chance) => spoiltJson(chance, { code: '123456' }) },
+  { method: 'POST', path: '/account/code/confirm', body: (chance) => brokenJson(chance, { code: '123456' }) },
   {
     method: 'POST',
     path: '/account/passkeys/finish',
-    body: (chance) => spoiltJson(chance, { name: 'phone', answer: { id: 'x', type: 'y' } }),
+    body: (chance) => brokenJson(chance, { name: 'phone', answer: { id: 'x', type: 'y' } }),
   },
-  { method: 'POST', path: '/account/passkeys/remove', body: (chance) => spoiltJson(chance, { id: 'x' }) },
+  { method: 'POST', path: '/account/passkeys/remove', body: (chance) => brokenJson(chance, { id: 'x' }) },
   {
     method: 'POST',
     path: '/account/sessions/end',
-    body: (chance) => spoiltJson(chance, { id: randomUUID() }),
+    body: (chance) => brokenJson(chance, { id: randomUUID() }),
   },
-  { method: 'POST', path: '/workspaces', body: (chance) => spoiltJson(chance, { name: 'Another van' }) },
+  { method: 'POST', path: '/workspaces', body: (chance) => brokenJson(chance, { name: 'Another van' }) },
   {
     method: 'POST',
     path: '/tokens',
-    body: (chance) => spoiltJson(chance, { name: 'a script', scopes: ['read'], days: 30 }),
+    body: (chance) => brokenJson(chance, { name: 'a script', scopes: ['read'], days: 30 }),
   },
-  { method: 'POST', path: '/tokens/:tokenId/revoke', body: (chance) => spoiltJson(chance, {}) },
+  { method: 'POST', path: '/tokens/:tokenId/revoke', body: (chance) => brokenJson(chance, {}) },
   ...['/people/remove', '/people/reset'].map((path): Route => ({
     method: 'POST',
     path,
-    body: (chance) => spoiltJson(chance, { personId: randomUUID() }),
+    body: (chance) => brokenJson(chance, { personId: randomUUID() }),
   })),
   { method: 'GET', path: '/players/:playerId/sheet.pdf', query: ['asOf', 'unit'] },
   { method: 'GET', path: '/players/:playerId/player.jsonl' },
@@ -190,7 +190,7 @@ const ROUTES: readonly Route[] = [
   {
     method: 'POST',
     path: '/players/:playerId/hand-over',
-    body: (chance) => spoiltJson(chance, { how: chance.one(['copy', 'move']) }),
+    body: (chance) => brokenJson(chance, { how: chance.one(['copy', 'move']) }),
   },
   { method: 'GET', path: '/players/:playerId/review', query: ['from', 'to'] },
   { method: 'GET', path: '/players/:playerId/putters' },
@@ -198,7 +198,7 @@ const ROUTES: readonly Route[] = [
   { method: 'GET', path: '/players/:playerId/card.pdf', query: ['unit'] },
   { method: 'GET', path: '/players/:playerId/season.ics', query: ['from', 'to'] },
   { method: 'GET', path: '/players/:playerId/season.csv', query: ['from', 'to'] },
-  { method: 'POST', path: '/shares/:shareId/revoke', body: (chance) => spoiltJson(chance, {}) },
+  { method: 'POST', path: '/shares/:shareId/revoke', body: (chance) => brokenJson(chance, {}) },
   { method: 'GET', path: '/clubs/:clubId/build.pdf', query: ['unit'] },
   { method: 'GET', path: '/plans/:planId/rounds/:roundId/choice' },
   { method: 'GET', path: '/print.pdf', query: ['papers', 'players', 'today'] },
@@ -207,7 +207,7 @@ const ROUTES: readonly Route[] = [
   {
     method: 'POST',
     path: '/gauge/measure',
-    body: (chance, ids) => spoiltJson(chance, { clubId: ids.clubId, loftDeg: 44, lieDeg: 63 }),
+    body: (chance, ids) => brokenJson(chance, { clubId: ids.clubId, loftDeg: 44, lieDeg: 63 }),
   },
   { method: 'GET', path: '/nothing' },
 ];

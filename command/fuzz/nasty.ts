@@ -66,7 +66,7 @@ export const NASTY_TEXT = [
 ];
 
 /** A document as JSON text, with some of its values, or its text itself, spoilt. */
-export function spoiltJson(chance: Chance, document: unknown): { body: string; type: string } {
+export function brokenJson(chance: Chance, document: unknown): { body: string; type: string } {
   const slots: string[] = [];
   const text = JSON.stringify(document, (_key, value: unknown) => {
     if (value !== null && typeof value !== 'object' && chance.is(0.06)) {

@@ -7,7 +7,7 @@ import { commandMade } from '../fuzz/command-grammar.js';
 import { FUZZED_ROUTES, fuzzRequest } from '../fuzz/grammar.js';
 import { newIds } from '../fuzz/known-rows.js';
 
-/** Answers that never end; thousands of them at once are held in server/test/doors.test.ts. */
+/** Answers that never end; thousands of them at once are held in server/test/web-security.test.ts. */
 const STREAMS = ['GET /sessions/:sessionId/live', 'GET /gauge/live', 'GET /news'];
 const IDS = { ...newIds(), clubId: '7a5c4e00-0001-4000-8000-000000000109' };
 

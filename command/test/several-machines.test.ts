@@ -204,7 +204,7 @@ describe('the drill', () => {
       wrongChoices: 0,
       sentAway: 0,
       eventsMissed: 0,
-      readAnew: 1,
+      reread: 1,
       staleCells: 0,
     };
     const worst = worseOf({ ...none, lost: 2, eventsMissed: 1 }, { ...none, acknowledged: 20 });

@@ -274,13 +274,13 @@ function matchClub(row: ClubRow, clubs: readonly ClubView[]): { club?: ClubView 
     (club) => club.name.trim().toLowerCase() === wanted && (row.kind === undefined || row.kind === club.kind),
   );
   if (named.length <= 1) return named[0] ? { club: named[0] } : {};
-  const told = named.filter((club) =>
+  const matching = named.filter((club) =>
     (['serial', 'head'] as const).some((key) => {
       const said = row.readings.find((reading) => reading.key === key)?.value;
       return said !== undefined && said === club.spec[key]?.value;
     }),
   );
-  if (told.length === 1) return { club: told[0]! };
+  if (matching.length === 1) return { club: matching[0]! };
   return {
     reason: `${named.length} clubs are called ${row.name}; add a column "club id", "serial" or "head" that tells them apart`,
   };

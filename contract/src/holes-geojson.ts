@@ -1,6 +1,6 @@
 import { InvalidInputError, lineOfHole, placeFrom, type Place } from '@tasche/core';
 import { MAX_LINE, type CourseDetails } from './course-schemas.js';
-import { isParUnsaid, readHole, round1, unreadHoles, type KnownHoles, type ReadHoles } from './read-hole.js';
+import { isParMissing, readHole, round1, unreadHoles, type KnownHoles, type ReadHoles } from './read-hole.js';
 import { withRenamedFields } from './renamed-fields.js';
 
 /**
@@ -93,7 +93,7 @@ export function readHolesGeoJson(text: string, known: KnownHoles): ReadHoles {
     problems,
     passed,
     isUnitGuessed: false,
-    isParGuessed: numbers.some((number) => isParUnsaid(number, known, found.get(number)!.properties)),
+    isParGuessed: numbers.some((number) => isParMissing(number, known, found.get(number)!.properties)),
   };
 }
 

@@ -3,7 +3,7 @@ import Papa from 'papaparse';
 import { MAX_CELL_CHARACTERS, guarded, unguarded } from './cells.js';
 import { MAX_HEAD_CHARACTERS, splitBracket, withoutBrackets } from './head-words.js';
 import { distanceUnitOf } from './numbers-in-text.js';
-import { isParUnsaid, readHole, round1, unreadHoles, type KnownHoles, type ReadHoles } from './read-hole.js';
+import { isParMissing, readHole, round1, unreadHoles, type KnownHoles, type ReadHoles } from './read-hole.js';
 import { inputShown } from './schemas.js';
 import { findScorecard, isHoleHead, type Scorecard } from './scorecard.js';
 import { TableError } from './split-table.js';
@@ -63,7 +63,7 @@ export function readHolesTable(text: string, known: KnownHoles, unit: DistanceUn
   const holes = numbers.map((number) =>
     readHole(number, { tees: names, holes: known.holes }, said.get(number)!, problems, unit),
   );
-  const isParGuessed = numbers.some((number) => isParUnsaid(number, known, said.get(number)!));
+  const isParGuessed = numbers.some((number) => isParMissing(number, known, said.get(number)!));
   const isUnitGuessed = tees.some(({ isUnitNamed }) => !isUnitNamed);
   return { tees: names, holes, place: null, problems, passed, isUnitGuessed, isParGuessed };
 }

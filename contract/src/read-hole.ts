@@ -49,7 +49,7 @@ export const unreadHoles = ({ tees }: KnownHoles, problem: string): ReadHoles =>
 });
 
 /** Whether the par of a hole is not given: neither what is read, nor the course. */
-export const isParUnsaid = (number: number, known: KnownHoles, said: Record<string, unknown>): boolean =>
+export const isParMissing = (number: number, known: KnownHoles, said: Record<string, unknown>): boolean =>
   !known.holes[number - 1] && (said.par === undefined || said.par === null || said.par === '');
 
 /**

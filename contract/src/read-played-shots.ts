@@ -92,12 +92,12 @@ function shotInWords(
   clubs: readonly LabelledClub[],
   unit: DistanceUnit,
 ): PlayedShot | string {
-  const told = cells.map((cell) => cell.trim().toLowerCase()).filter((cell) => cell !== '');
+  const filled = cells.map((cell) => cell.trim().toLowerCase()).filter((cell) => cell !== '');
   // "4, 7 iron, 165": where more cells follow, a small number that stands first is the hole.
-  const isHole = told.length > 2 && /^\d+$/.test(told[0]!) && typeof holeIn(told[0]!) === 'number';
-  const leading = isHole ? Number(told.shift()) : null;
+  const isHole = filled.length > 2 && /^\d+$/.test(filled[0]!) && typeof holeIn(filled[0]!) === 'number';
+  const leading = isHole ? Number(filled.shift()) : null;
   // The club, not what the ball lay in.
-  const line = told.join(' ').replace(/\bsand (wedge|iron)\b/, 'sw');
+  const line = filled.join(' ').replace(/\bsand (wedge|iron)\b/, 'sw');
   const hole = HOLE.exec(line);
   const number = hole ? holeIn(hole[1]!) : leading;
   if (typeof number === 'string') return number;

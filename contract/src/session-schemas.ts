@@ -45,7 +45,7 @@ export interface Aim {
 
 /**
  * Balls to be hit with one shot in a session, as it was planned, and when it has told enough (see core's
- * `toldEnough`). Metres.
+ * `knownEnough`). Metres.
  */
 export interface BasketLine {
   clubId: string;

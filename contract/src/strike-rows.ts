@@ -178,9 +178,9 @@ function take(row: StrikeRow, reader: Reader, text: string, mapping: FileMapping
     case 'time':
       return takeMoment(row, text, mapping);
     case 'smash': {
-      const told: Strike & { smash?: number } = {};
-      const reason = takeNumber(told, reader, 'smash', text, mapping.decimal);
-      if (told.smash !== undefined) row.smash = told.smash;
+      const parsed: Strike & { smash?: number } = {};
+      const reason = takeNumber(parsed, reader, 'smash', text, mapping.decimal);
+      if (parsed.smash !== undefined) row.smash = parsed.smash;
       return reason;
     }
     default:

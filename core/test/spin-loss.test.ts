@@ -26,7 +26,7 @@ describe('spin lost by worn grooves', () => {
       thenRpm: 9900,
       nowRpm: 9300,
       lostRpm: 600,
-      told: true,
+      isSignificant: true,
     });
     // Two means of twelve shots, 400 rpm about them: t of 22 degrees is 2.074 (Student's table), so 600 ± 339.
     expect(lost.lowRpm).toBeCloseTo(600 - 2.0739 * 400 * Math.sqrt(2 / 12), 0);
@@ -39,9 +39,9 @@ describe('spin lost by worn grooves', () => {
     expect(spinLoss(sessions, '2026-08-02')).toBeUndefined();
     expect(spinLoss([sessions[0]!, session('2026-11-01', 9300, { shots: 4 })], '2026-01-01')).toBeUndefined();
     // More spin than before is no loss.
-    expect(spinLoss([session('2026-08-01', 9300), session('2026-11-01', 9900)], '2026-01-01')!.told).toBe(
-      false,
-    );
+    expect(
+      spinLoss([session('2026-08-01', 9300), session('2026-11-01', 9900)], '2026-01-01')!.isSignificant,
+    ).toBe(false);
   });
 
   it('tells a loss that is none about once in forty', () => {
@@ -55,7 +55,7 @@ describe('spin lost by worn grooves', () => {
     let told = 0;
     const trials = 4000;
     for (let i = 0; i < trials; i++)
-      if (spinLoss([measured('2026-08-01'), measured('2026-11-01')], '2026-01-01')!.told) told += 1;
+      if (spinLoss([measured('2026-08-01'), measured('2026-11-01')], '2026-01-01')!.isSignificant) told += 1;
     // 2.5 in 100; four standard errors of a binomial share.
     expect(Math.abs(told / trials - 0.025)).toBeLessThan(4 * Math.sqrt((0.025 * 0.975) / trials));
   });

@@ -151,7 +151,7 @@ test('a club says why it is in and shows its need; groups and limits are set by 
   const board = page.getByRole('region', { name: 'Chosen' });
   const row = board.locator('li').nth(2);
   await row.focus();
-  await expect(row.locator('.told-why')).toContainText(
+  await expect(row.locator('.lock-why')).toContainText(
     /best for \d+ shots?, most of all the .+, \d+ m\b.*Without it the round costs \d\.\d\d strokes more\. The .+ in its place (costs|would make)/,
   );
   await row.press('Enter');

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { EventView, Page, PlanView } from '@tasche/contract';
 import pg from 'pg';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { Browser, PASSWORD, keyOf } from './front-door.js';
+import { Browser, PASSWORD, keyOf } from './sign-in-server.js';
 import { DAVOR, DEMO, twoWorkspaces, type TwoWorkspaces } from './two-workspaces.js';
 import { everything, sheetOf, withoutIds } from './whole-player.js';
 

@@ -2,17 +2,17 @@ import { pino } from 'pino';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { startMail, type MailStandIn } from '../../standins/mail/mail.js';
 import { mailThrough, type MailService } from '../src/mail/mail-service.js';
-import { PASSWORD, frontDoor, keyOf, type FrontDoor } from './front-door.js';
+import { PASSWORD, signInServer, keyOf, type SignInServer } from './sign-in-server.js';
 
 const log = pino({ level: 'silent' });
 const FROM = 'tasche@van.example';
 let post: MailStandIn;
 let mail: MailService;
-let door: FrontDoor;
+let door: SignInServer;
 beforeAll(async () => {
   post = await startMail({ port: 0 });
   mail = mailThrough(`smtp://127.0.0.1:${post.port}`, FROM, log);
-  door = await frontDoor({ mail });
+  door = await signInServer({ mail });
 });
 afterAll(async () => {
   mail?.close();
@@ -74,7 +74,7 @@ describe('where a letter cannot be sent', () => {
     await gone.close();
     for (const { port } of [refusing, gone]) {
       const service = mailThrough(`smtp://127.0.0.1:${port}`, FROM, log);
-      const other = await frontDoor({ mail: service });
+      const other = await signInServer({ mail: service });
       const { body } = await other.owner
         .post('/people/invite', { name: 'Ole Vik', email: `ole-${port}@van.example`, role: 'rep' })
         .expect(200);
@@ -86,7 +86,7 @@ describe('where a letter cannot be sent', () => {
   });
 
   it('and where no service is named, nobody is told that one was sent', async () => {
-    const without = await frontDoor();
+    const without = await signInServer();
     const { body } = await without.owner
       .post('/people/invite', { name: 'Ann Berg', email: 'ann@van.example', role: 'rep' })
       .expect(200);

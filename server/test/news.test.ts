@@ -3,7 +3,7 @@ import { pino } from 'pino';
 import { afterEach, expect, inject, it } from 'vitest';
 import { listenForNews, type ChangeNews } from '../src/news/listen-for-news.js';
 import { identifyBy } from '../src/people/identify.js';
-import { frontDoor } from './front-door.js';
+import { signInServer } from './sign-in-server.js';
 import { workbench } from './workbench.js';
 
 const closing: (() => Promise<unknown> | unknown)[] = [];
@@ -99,7 +99,7 @@ it('a page stays signed in while the database cannot be asked, and is signed out
   const identify = identifyBy((await workbench()).orm);
   let isAway = false;
   let asked = 0;
-  const door = await frontDoor({
+  const door = await signInServer({
     beatMs: 300,
     identify: (request) => {
       if (request.path === '/news') asked += 1;

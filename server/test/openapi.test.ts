@@ -3,11 +3,11 @@ import { v4 as newId } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { ASKS, openApi } from '../src/http/openapi.js';
 import { ROUTES, type RouteName } from '../src/http/route-list.js';
-import { frontDoor, type FrontDoor } from './front-door.js';
+import { signInServer, type SignInServer } from './sign-in-server.js';
 
-let door: FrontDoor;
+let door: SignInServer;
 beforeAll(async () => {
-  door = await frontDoor();
+  door = await signInServer();
 });
 afterAll(() => door.close());
 

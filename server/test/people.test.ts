@@ -12,14 +12,14 @@ import {
 import { asTableOwner } from '../src/database/database.js';
 import { asAsker, inWorkspace } from '../src/workspaces/in-workspace.js';
 import { firstPersonLink } from '../src/workspaces/first-workspace.js';
-import { PASSWORD, frontDoor, keyOf, type FrontDoor } from './front-door.js';
+import { PASSWORD, signInServer, keyOf, type SignInServer } from './sign-in-server.js';
 import { workbenchIn } from './workbench.js';
 
-let door: FrontDoor;
+let door: SignInServer;
 let davor: string;
 let maren: string;
 beforeAll(async () => {
-  door = await frontDoor();
+  door = await signInServer();
   const bench = workbenchIn(door.orm, door.workspaceId, 'Jonas Brandl');
   davor = await bench.player();
   maren = await bench.player();
@@ -40,7 +40,7 @@ describe('the first person', () => {
   });
 
   it('finds the link of an earlier start dead once a later start made another', async () => {
-    const fresh = await frontDoor();
+    const fresh = await signInServer();
     const [early, late] = await asTableOwner(inject('ownerUrl'), async (owner) => {
       const workspaceId = newId();
       await inWorkspace(owner, { workspaceId }, (em) =>
@@ -377,7 +377,7 @@ describe('people', () => {
     expect([stray.status, stray.body.error]).toEqual([403, 'page-too-old']);
     here.csrf = back.csrf;
 
-    const another = await frontDoor();
+    const another = await signInServer();
     const { body: link } = await another.owner
       .post('/people/invite', { name: 'Same', email, role: 'caddie' })
       .expect(200);

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Page, Problem, RosterEntry } from '@tasche/contract';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import type { Browser } from './front-door.js';
+import type { Browser } from './sign-in-server.js';
 import { DAVOR, twoWorkspaces, type TwoWorkspaces } from './two-workspaces.js';
 import { everything, sheetOf, withoutIds } from './whole-player.js';
 

@@ -7,17 +7,17 @@ import os from 'node:os';
 import path from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { freePort } from '../../command/ports.js';
-import { PASSWORD, frontDoor, type FrontDoor } from './front-door.js';
+import { PASSWORD, signInServer, type SignInServer } from './sign-in-server.js';
 
 /** The nginx of docs/security.md, in front of the application, ending TLS with a certificate made here. */
-let door: FrontDoor;
+let door: SignInServer;
 let server: Server;
 let nginx: ChildProcess;
 let folder: string;
 let port: number;
 
 beforeAll(async () => {
-  door = await frontDoor({ hosts: ['van.example'] });
+  door = await signInServer({ hosts: ['van.example'] });
   server = createServer(door.app);
   await new Promise<void>((resolve) => {
     server.listen(0, '127.0.0.1', resolve);

@@ -5,7 +5,7 @@ import { v4 as newId } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { BASELINE, MEDIUM_FAIRWAY } from '@tasche/core';
 import { ROUTES, type RouteName } from '../src/http/route-list.js';
-import { frontDoor, type Browser, type FrontDoor } from './front-door.js';
+import { signInServer, type Browser, type SignInServer } from './sign-in-server.js';
 import { workbench, workbenchIn, type Workbench } from './workbench.js';
 
 /** A row of everything a route may name. */
@@ -19,7 +19,7 @@ interface Rows {
   planId: string;
 }
 
-let door: FrontDoor;
+let door: SignInServer;
 let mine: Rows;
 let theirs: Rows;
 const browsers = new Map<Role, Browser>();
@@ -51,7 +51,7 @@ async function rowsOf(bench: Workbench): Promise<Rows> {
 }
 
 beforeAll(async () => {
-  door = await frontDoor();
+  door = await signInServer();
   mine = await rowsOf(workbenchIn(door.orm, door.workspaceId, 'Jonas Brandl'));
   theirs = await rowsOf(await workbench('Somebody else'));
   browsers.set('owner', door.owner);

@@ -8,7 +8,7 @@ import { browserSessions } from '../src/people/browser-sessions.js';
 import { identifyBy } from '../src/people/identify.js';
 import { FailedTries } from '../src/people/sign-in.js';
 import { firstPersonLink } from '../src/workspaces/first-workspace.js';
-import { Browser, PASSWORD, keyOf } from './front-door.js';
+import { Browser, PASSWORD, keyOf } from './sign-in-server.js';
 
 export const DEMO = '7a5c4e00-0000-4000-8000-00000000de30';
 export const DAVOR = '7a5c4e00-0001-4000-8000-000000000000';

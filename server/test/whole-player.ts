@@ -1,6 +1,6 @@
 import type { Page, SheetView } from '@tasche/contract';
 import { expect } from 'vitest';
-import type { Browser } from './front-door.js';
+import type { Browser } from './sign-in-server.js';
 
 export const sheetOf = async (by: Browser, playerId: string) =>
   (await by.get(`/players/${playerId}/sheet`).expect(200)).body as SheetView;

@@ -231,7 +231,7 @@ export const router = createRouter({
     {
       path: '/:rest(.*)*',
       name: 'nowhere',
-      component: () => import('./app/NowhereView.vue'),
+      component: () => import('./app/NotFoundView.vue'),
       meta: { title: 'Nothing here' },
     },
   ],

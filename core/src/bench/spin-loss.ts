@@ -22,7 +22,7 @@ interface SpinLoss {
   lowRpm: number;
   highRpm: number;
   /** Whether the shots tell that any was lost. */
-  told: boolean;
+  isSignificant: boolean;
 }
 
 /** Fewer shots of a session say too little of its spin. Our choice. */
@@ -54,6 +54,6 @@ export function spinLoss(sessions: readonly SpinSession[], newOn: string): SpinL
     lostRpm: first.meanRpm - last.meanRpm,
     lowRpm: low,
     highRpm: high,
-    told: low > 0,
+    isSignificant: low > 0,
   };
 }

@@ -333,9 +333,11 @@ export function chooseBag(choosing: BagChoosing, runnersUp = 4, stop?: () => boo
   const bestSteps = stepsOf(best.chosen);
   const reasons = best.chosen.map((c): ClubReason => {
     const rest = best.chosen.filter((one) => one !== c);
-    const mine = met.flatMap(({ by }, i) => (by === c ? [i] : []));
+    const metByClub = met.flatMap(({ by }, i) => (by === c ? [i] : []));
     const max =
-      mine.length === 0 ? undefined : mine.reduce((a, b) => (gainOf(met[b]!) > gainOf(met[a]!) ? b : a));
+      metByClub.length === 0
+        ? undefined
+        : metByClub.reduce((a, b) => (gainOf(met[b]!) > gainOf(met[a]!) ? b : a));
     const second = cheapest(({ out }) => out === c);
     return {
       id: clubs[c]!.id,
@@ -349,7 +351,7 @@ export function chooseBag(choosing: BagChoosing, runnersUp = 4, stop?: () => boo
       need: max === undefined ? undefined : needs[max]!.name,
       distanceM: max === undefined || needs[max]!.stroke === undefined ? undefined : needs[max]!.distanceM,
       shot: max === undefined ? undefined : shots[max]![c],
-      needsMet: new Set(mine.map((i) => demandKey(needs[i]!))).size,
+      needsMet: new Set(metByClub.map((i) => demandKey(needs[i]!))).size,
     };
   });
   /** Where a bag with that club in the place of another loses most, if that is half of it or more. */

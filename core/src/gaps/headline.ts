@@ -9,8 +9,8 @@ export function headlineOf(steps: readonly StepReport[], flags: readonly Flag[],
     // Where a number is wrong, nothing else can be relied on before it is put right.
     const mixedUp = found.filter(({ code }) => code === 'mixed-up');
     const flag = mixedUp[0] ?? byItsLofts(found, steps) ?? found[0];
-    const told = mixedUp.length > 0 ? mixedUp : found;
-    const count = new Set(told.map(({ clubIds }) => clubIds.join(' '))).size;
+    const shown = mixedUp.length > 0 ? mixedUp : found;
+    const count = new Set(shown.map(({ clubIds }) => clubIds.join(' '))).size;
     return { code: 'flag', severity, clubIds: flag.clubIds, flag, count };
   }
   const unknown = steps.filter((step) => step.severity === 'unknown').length;

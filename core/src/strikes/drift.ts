@@ -11,7 +11,7 @@ export interface Drifted {
   low: number;
   high: number;
   /** The interval leaves out zero. */
-  told: boolean;
+  isSignificant: boolean;
 }
 
 type DriftPart = Extract<StrikePart, 'carryM' | 'ballSpeedMps' | 'launchDeg' | 'spinRpm'>;
@@ -31,7 +31,7 @@ const FEWEST = 5;
 
 /**
  * What moved between two summaries of one club. Spin lost and launch gained at one ball speed are what worn
- * grooves do (common practice, no source); anything that cannot be told from zero is "as it was".
+ * grooves do (common practice, no source); anything that cannot be isSignificant from zero is "as it was".
  */
 export function driftOf(before: StrikeSummary, after: StrikeSummary): Drift {
   if (before.n < FEWEST || after.n < FEWEST) return { parts: [], verdict: 'not known yet' };
@@ -41,11 +41,18 @@ export function driftOf(before: StrikeSummary, after: StrikeSummary): Drift {
       meanWithErrorOf(before[part], before.n),
       CONFIDENCE,
     );
-    return { part, before: before[part].mean, after: after[part].mean, low, high, told: low > 0 || high < 0 };
+    return {
+      part,
+      before: before[part].mean,
+      after: after[part].mean,
+      low,
+      high,
+      isSignificant: low > 0 || high < 0,
+    };
   });
   const way = (part: DriftPart) => {
-    const { told, low } = parts.find((one) => one.part === part)!;
-    return told ? Math.sign(low) || -1 : 0;
+    const { isSignificant, low } = parts.find((one) => one.part === part)!;
+    return isSignificant ? Math.sign(low) || -1 : 0;
   };
   const verdict =
     way('spinRpm') < 0 && way('launchDeg') > 0
@@ -54,7 +61,7 @@ export function driftOf(before: StrikeSummary, after: StrikeSummary): Drift {
         ? 'slower'
         : way('ballSpeedMps') > 0
           ? 'faster'
-          : parts.some(({ told }) => told)
+          : parts.some(({ isSignificant }) => isSignificant)
             ? 'changed'
             : 'as it was';
   return { parts, verdict };

@@ -77,19 +77,22 @@ export function bagLossVerdict(
   bag: string,
   { costs, onTheCourse }: BagLoss,
 ): { isFine: boolean; text: string } {
-  const told = (isFine: boolean, text: string) => ({ isFine, text });
+  const answer = (isFine: boolean, text: string) => ({ isFine, text });
   const apart = strokesWords(Math.abs(onTheCourse));
   // Nothing that keeps to it is better than the best.
   if (costs < -NO_DIFFERENCE)
-    return told(false, `${bag} does not keep to what is asked here; of those that do, this is the best.`);
+    return answer(false, `${bag} does not keep to what is asked here; of those that do, this is the best.`);
   if (onTheCourse < -NO_DIFFERENCE)
-    return told(isTie(costs), `${bag} plays ${apart} a round better, but ${COUNTS_FOR_MORE}.`);
-  if (onTheCourse < NO_DIFFERENCE) return told(true, `${bag} is the best there is.`);
+    return answer(isTie(costs), `${bag} plays ${apart} a round better, but ${COUNTS_FOR_MORE}.`);
+  if (onTheCourse < NO_DIFFERENCE) return answer(true, `${bag} is the best there is.`);
   if (isTie(onTheCourse))
-    return told(true, `${bag} and the best there is are a tie: ${apart} a round is less than chance moves.`);
+    return answer(
+      true,
+      `${bag} and the best there is are a tie: ${apart} a round is less than chance moves.`,
+    );
   return isTie(costs)
-    ? told(true, `${bag} costs ${apart} a round more than the best there is: too little for the change.`)
-    : told(false, `${bag} costs ${apart} a round more than the best there is.`);
+    ? answer(true, `${bag} costs ${apart} a round more than the best there is: too little for the change.`)
+    : answer(false, `${bag} costs ${apart} a round more than the best there is.`);
 }
 
 /** Why a club or a bag that plays better is not chosen. */

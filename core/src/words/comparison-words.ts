@@ -74,7 +74,7 @@ function holdsWords({ holds }: Pair, unit: DistanceUnit): string {
 
 function verdictSentence(pair: Pair, name: string, firstName: string, unit: DistanceUnit): string {
   const all = pair.differences.map((one) => differenceWords(one, unit));
-  const told = all[0] ?? '';
+  const figures = all[0] ?? '';
   const more =
     pair.moreShots === undefined
       ? 'too close for shots to settle'
@@ -85,11 +85,11 @@ function verdictSentence(pair: Pair, name: string, firstName: string, unit: Dist
     .join(', ');
   switch (pair.word) {
     case 'longer':
-      return `${name} is longer than ${firstName}: ${told}.`;
+      return `${name} is longer than ${firstName}: ${figures}.`;
     case 'shorter':
-      return `${name} is shorter than ${firstName}: ${told}.`;
+      return `${name} is shorter than ${firstName}: ${figures}.`;
     case 'no longer':
-      return `${name} is no longer than ${firstName}, nor shorter, by a margin anyone would notice: ${told}.`;
+      return `${name} is no longer than ${firstName}, nor shorter, by a margin anyone would notice: ${figures}.`;
     case 'matches':
       return `${name} matches ${firstName}: ${all.join(', ')}, all within the margins.`;
     case 'does not match':
@@ -99,21 +99,21 @@ function verdictSentence(pair: Pair, name: string, firstName: string, unit: Dist
     case 'runs farther':
       return `${name} runs farther than ${firstName}: ${all.slice(0, 2).join(', ')}.`;
     case 'stops alike':
-      return `${name} and ${firstName} stop alike on a firm green: ${told}.`;
+      return `${name} and ${firstName} stop alike on a firm green: ${figures}.`;
     case 'more spin':
       return `${name} spins more than ${firstName} and loses no carry that matters: ${all.slice(0, 2).join(', ')}.`;
     case 'less spin':
-      return `${name} spins less than ${firstName}: ${told}.`;
+      return `${name} spins less than ${firstName}: ${figures}.`;
     case 'no more spin':
-      return `${name} spins no more than ${firstName}, nor less, by a margin anyone would notice: ${told}.`;
+      return `${name} spins no more than ${firstName}, nor less, by a margin anyone would notice: ${figures}.`;
     case 'carry lost':
       return `${name} spins more than ${firstName} and loses carry for it: ${all.slice(0, 2).join(', ')}.`;
     case 'tighter':
-      return `${name} is tighter than ${firstName}: an average ${told}.`;
+      return `${name} is tighter than ${firstName}: an average ${figures}.`;
     case 'wider':
-      return `${name} is wider than ${firstName}: an average ${told}.`;
+      return `${name} is wider than ${firstName}: an average ${figures}.`;
     case 'no tighter':
-      return `${name} is no tighter than ${firstName}, nor wider, by a margin anyone would notice: an average ${told}.`;
+      return `${name} is no tighter than ${firstName}, nor wider, by a margin anyone would notice: an average ${figures}.`;
     case 'not known yet':
       return `No verdict yet on ${name} against ${firstName} (${partWords(pair.open)} not settled): ${opened}; ${more}.`;
     case 'not measured':

@@ -13,7 +13,7 @@ import {
   openShots,
   randomFrom,
   roundChoosing,
-  toldEnough,
+  knownEnough,
   usualHole,
   usualRules,
   usualRoundChoosing,
@@ -288,14 +288,14 @@ describe('a shot that has told enough', () => {
   it('is done sooner by a player who hits it evenly', () => {
     const even = [150, 151, 149, 150, 151, 150, 149];
     const ragged = [140, 160, 133, 166, 151, 143, 170];
-    expect(toldEnough(line, 8, even).isEnough).toBe(true);
-    expect(toldEnough(line, 8, ragged).isEnough).toBe(false);
+    expect(knownEnough(line, 8, even).isEnough).toBe(true);
+    expect(knownEnough(line, 8, ragged).isEnough).toBe(false);
   });
 
   it('needs three balls at least, and is done when all are hit', () => {
-    expect(toldEnough({ ...line, thenM: 9.9 }, 1, [150, 150]).isEnough).toBe(false);
+    expect(knownEnough({ ...line, thenM: 9.9 }, 1, [150, 150]).isEnough).toBe(false);
     expect(
-      toldEnough(
+      knownEnough(
         { ...line, thenM: 0.1 },
         30,
         Array.from({ length: 12 }, (_one, i) => 100 + i),
@@ -309,7 +309,7 @@ describe('a shot that has told enough', () => {
         fc.integer({ min: 0, max: 20 }),
         fc.double({ min: 2, max: 20, noNaN: true }),
         (shots, usualM) => {
-          const same = (count: number) => toldEnough(line, usualM, new Array<number>(count).fill(150)).halfM;
+          const same = (count: number) => knownEnough(line, usualM, new Array<number>(count).fill(150)).halfM;
           expect(same(shots + 1)).toBeLessThan(same(shots));
         },
       ),

@@ -36,10 +36,10 @@ export async function assertNoConflict<K extends EntityKind>(
   if (before === version) return;
   const later = await changesSince(recorder, kind, row.id, version);
   // A version that is not recorded is taken to have touched everything.
-  const told = new Set(later.map((image) => image.version));
+  const recorded = new Set(later.map((image) => image.version));
   const whole =
     before > version &&
-    Array.from({ length: before - version }, (_one, i) => version + i).every((one) => told.has(one));
+    Array.from({ length: before - version }, (_one, i) => version + i).every((one) => recorded.has(one));
   const own = recorder.rowDiffs.filter((image): image is Image => image.of === kind && image.id === row.id);
   const asSeen = (rowDiffs: readonly Image[], column: string, otherwise: unknown) => {
     const first = rowDiffs.find((image) => image.before && column in image.before);

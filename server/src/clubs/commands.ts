@@ -53,9 +53,9 @@ export const clubCommands: Handlers<'addClub' | 'editClub' | 'removeClub'> = {
     const name = club.name;
     if (set && Object.keys(set).length > 0) recorder.edit('club', club, set);
     await recordReadings(club, readings, context);
-    const told =
+    const parts =
       words.length > 3 ? `${words.slice(0, 2).join(', ')} and ${words.length - 2} more` : words.join(', ');
-    return { playerId: club.playerId, summary: `${name}: ${told || 'nothing changed'}` };
+    return { playerId: club.playerId, summary: `${name}: ${parts || 'nothing changed'}` };
   },
 
   async removeClub({ clubId, version }, { recorder }) {

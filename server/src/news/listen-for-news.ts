@@ -47,13 +47,13 @@ export async function tellOfChange(
   em: EntityManager,
   news: ChangeNews & { playerIds: readonly string[] },
 ): Promise<void> {
-  const told: ChangeNews = {
+  const message: ChangeNews = {
     ...news,
     playerIds: news.playerIds.length > MAX_NAMED_PLAYERS ? null : news.playerIds,
     summary: news.summary.slice(0, MAX_SUMMARY),
     who: news.who.slice(0, 80),
   };
-  await em.execute(`select pg_notify('${CHANGES}', ?)`, [JSON.stringify(told)]);
+  await em.execute(`select pg_notify('${CHANGES}', ?)`, [JSON.stringify(message)]);
 }
 
 /**

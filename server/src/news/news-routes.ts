@@ -3,7 +3,7 @@ import { Router } from 'express';
 import { HttpError } from '../http/http-error.js';
 import type { RouteContext } from '../http/route-context.js';
 import type { Asks } from '../http/route-list.js';
-import { readSessionAnew } from '../people/browser-sessions.js';
+import { reloadSession } from '../people/browser-sessions.js';
 import type { Sight } from '../workspaces/in-workspace.js';
 import type { ChangeNews } from './listen-for-news.js';
 
@@ -58,7 +58,7 @@ export function newsRoutes({ news, beatMs = BEAT_MS, identify, scopeOf }: RouteC
     });
     // A person whose access was removed hears nothing more.
     const beat = setInterval(() => {
-      readSessionAnew(request)
+      reloadSession(request)
         .then(() => identify(request))
         .then(
           ({ workspaceId }) => {

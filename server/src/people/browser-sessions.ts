@@ -177,7 +177,7 @@ export async function endSession(request: Request): Promise<void> {
 }
 
 /** For a request that stays open: its session as it is now. @throws where it was ended */
-export async function readSessionAnew(request: Request): Promise<void> {
+export async function reloadSession(request: Request): Promise<void> {
   const session = (request as Partial<Request>).session;
   if (session?.personId === undefined) return;
   await new Promise<void>((resolve, reject) => {

@@ -50,7 +50,7 @@ const BATCH = 2000;
  */
 const ROWS_A_TURN = 500;
 /** A row that says this much of a ball, or when it was hit, is that ball and no other. */
-const TELLING_PARTS = 4;
+const MIN_IDENTIFYING_PARTS = 4;
 
 /**
  * Takes in a launch monitor's file: one transaction, one change, a session for each day. Sent again under
@@ -175,7 +175,7 @@ export async function importStrikes(
 }
 
 /** The angle of attack is read since later: a ball that was brought in before is still known by the rest. */
-const TOLD_BY: readonly StrikePart[] = STRIKE_PARTS.filter((part) => part !== 'attackDeg');
+const IDENTIFYING_PARTS: readonly StrikePart[] = STRIKE_PARTS.filter((part) => part !== 'attackDeg');
 
 /**
  * What tells a ball of a file from every other. Where too little is said of it, it is the second of its
@@ -188,13 +188,13 @@ function keyOf(
   occurrences: Map<string, number>,
 ): string {
   let text = `${label}|${day}|${time ?? ''}`;
-  let told = 0;
-  for (const part of TOLD_BY) {
+  let partsGiven = 0;
+  for (const part of IDENTIFYING_PARTS) {
     const value = given[part];
     text += value === undefined ? '|' : `|${value}`;
-    if (value !== undefined) told += 1;
+    if (value !== undefined) partsGiven += 1;
   }
-  if (time === undefined && told < TELLING_PARTS) {
+  if (time === undefined && partsGiven < MIN_IDENTIFYING_PARTS) {
     const nth = (occurrences.get(text) ?? 0) + 1;
     occurrences.set(text, nth);
     text += `#${nth}`;

@@ -177,7 +177,7 @@ export interface Question<T> {
  * Asks again. What is on its way may be older than what is asked for now, so it is not waited for.
  * @returns whether an answer came
  */
-export async function readAnew<T>({ key, ask }: Question<T>): Promise<boolean> {
+export async function reread<T>({ key, ask }: Question<T>): Promise<boolean> {
   if (reader.getQueryData(key) !== undefined) await reader.cancelQueries({ queryKey: key, exact: true });
   return reader.fetchQuery({ queryKey: key, queryFn: ask, staleTime: 0 }).then(
     () => true,
@@ -240,7 +240,7 @@ export function useHeld<T>(question: () => Question<T> | null): Held<T> {
     // Errors are not thrown to the caller: the state holds them.
     again: async () => {
       const asked = question();
-      if (asked) await readAnew(asked);
+      if (asked) await reread(asked);
     },
   };
 }

@@ -74,7 +74,7 @@ function takeAgain(now: SignedInView): void {
 /**
  * A request made before signing in: a 401 is its answer, and not a sign of having been signed out.
  */
-export async function requestAtDoor<T>(path: string, body: unknown): Promise<T> {
+export async function requestSignedOut<T>(path: string, body: unknown): Promise<T> {
   const { response, answer } = await ask(path, writing(body));
   if (response.ok) return answer as T;
   const problem = problemIn(answer);

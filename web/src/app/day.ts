@@ -22,7 +22,7 @@ export function shortMoment(iso: string): string {
 }
 
 /** A sentence of the record with its days as people say them: "session of 22 Nov opened". */
-export function withDaysSaid(text: string): string {
+export function withDaysFormatted(text: string): string {
   return text.replace(/\b\d{4}-\d{2}-\d{2}\b/g, (day) => {
     const said = new Date(`${day}T12:00:00`);
     return Number.isNaN(said.valueOf()) ? day : shortDay(day);

@@ -1,9 +1,9 @@
 import type { BasketLine, StrikeView } from '@tasche/contract';
-import { toldEnough, type Told } from '@tasche/core';
+import { knownEnough, type ShotProgress } from '@tasche/core';
 import type { WorkedShot } from '../range/worked-shots';
 
 /** A line of a session's basket with how far it has come. */
-interface BasketProgress extends Told {
+interface BasketProgress extends ShotProgress {
   line: BasketLine;
 }
 
@@ -18,7 +18,7 @@ export function basketProgress(
 ): BasketProgress[] {
   return lines.map((line) => ({
     line,
-    ...toldEnough(
+    ...knownEnough(
       line,
       line.usualM,
       strikes

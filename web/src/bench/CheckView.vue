@@ -25,7 +25,7 @@ import GaugeTable from './GaugeTable.vue';
 import MakeTickets from './MakeTickets.vue';
 import { angleMeasured, backTicket, checkedClub, inCheckOrder, isOff, movingLoftWords } from './bag-check';
 import { addTickets, type TicketOccasion } from './new-tickets';
-import { useLaidGauge } from './use-laid-gauge';
+import { useCheckGauge } from './use-check-gauge';
 
 /**
  * A loft-and-lie round of a bag: every club on the gauge, typed or sent by a digital one, each saved as it is
@@ -86,7 +86,7 @@ watch(
   },
 );
 
-const { gauge, isHere, problem, lay } = useLaidGauge({
+const { gauge, isHere, problem, lay } = useCheckGauge({
   since,
   /** Where the cursor is, or the next club that was not measured. */
   clubId: () => here.value?.clubId ?? progress.value.nextId,

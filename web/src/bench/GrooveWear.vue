@@ -118,9 +118,9 @@ function ask(club: ClubView): void {
               <Hint v-if="!loss" class="quiet" says="Measured in two sessions since, it is said here">–</Hint>
               <Hint
                 v-else
-                :class="loss.told ? ['verdict', 'warning'] : ''"
+                :class="loss.isSignificant ? ['verdict', 'warning'] : ''"
                 :says="`${rpm(loss.thenRpm)} on ${shortDay(loss.from)}, ${rpm(loss.nowRpm)} on ${shortDay(loss.to)}`"
-                >{{ loss.told ? '◆ ' : '' }}{{ rpm(loss.lostRpm) }}
+                >{{ loss.isSignificant ? '◆ ' : '' }}{{ rpm(loss.lostRpm) }}
                 <span class="quiet small">({{ rpm(loss.lowRpm) }} to {{ rpm(loss.highRpm) }})</span></Hint
               >
             </td>

@@ -21,10 +21,10 @@ const TIE = TIE_STROKES;
 const best = computed(() => props.answer?.advised);
 /** Sums that gain noticeably more than the one before. */
 const sums = computed(() => {
-  const told: BestUse[] = [];
+  const worthIt: BestUse[] = [];
   for (const use of props.answer?.ladder ?? [])
-    if (use.gain >= (told.at(-1)?.gain ?? 0) + TIE) told.push(use);
-  return told;
+    if (use.gain >= (worthIt.at(-1)?.gain ?? 0) + TIE) worthIt.push(use);
+  return worthIt;
 });
 </script>
 

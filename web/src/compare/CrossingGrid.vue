@@ -36,7 +36,7 @@ const effects = computed(() =>
   props.crossing.effects.map(({ part, level, against, ...difference }) => ({
     key: `${part} ${level}`,
     words: `${part} ${level} against ${against}: ${differenceWords({ part: props.measure, ...difference }, props.unit)}`,
-    told: difference.low > 0 || difference.high < 0,
+    isSignificant: difference.low > 0 || difference.high < 0,
   })),
 );
 </script>
@@ -73,8 +73,10 @@ const effects = computed(() =>
     </div>
     <ul v-if="effects.length > 0" class="effects">
       <li v-for="effect in effects" :key="effect.key">
-        <span class="verdict" :class="effect.told ? 'fine' : 'unknown'">{{ effect.told ? '●' : '○' }}</span>
-        {{ effect.words }}{{ effect.told ? '' : ', not told apart' }}
+        <span class="verdict" :class="effect.isSignificant ? 'fine' : 'unknown'">{{
+          effect.isSignificant ? '●' : '○'
+        }}</span>
+        {{ effect.words }}{{ effect.isSignificant ? '' : ', not told apart' }}
       </li>
     </ul>
     <p v-else class="small quiet">The effect of each part is known once every cell of the grid has shots.</p>

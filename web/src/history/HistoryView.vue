@@ -7,7 +7,7 @@ import { NButton } from 'naive-ui';
 import type { ChangeView } from '@tasche/contract';
 import { computed, ref } from 'vue';
 import { usePages } from '../api/read';
-import { shortMoment, withDaysSaid } from '../app/day';
+import { shortMoment, withDaysFormatted } from '../app/day';
 import { useSettings } from '../app/settings';
 import { mayUndo } from '../people/rights';
 import { useSheet } from '../sheet/sheet-store';
@@ -54,8 +54,10 @@ const {
           <li v-for="change in changes ?? []" :key="change.id" :class="{ undone: change.undone }">
             <span class="quiet small when">{{ shortMoment(change.at) }}<br />{{ change.who }}</span>
             <span class="what"
-              >{{ withDaysSaid(change.summary)
-              }}<span v-if="change.why" class="quiet small why">{{ withDaysSaid(change.why) }}</span></span
+              >{{ withDaysFormatted(change.summary)
+              }}<span v-if="change.why" class="quiet small why">{{
+                withDaysFormatted(change.why)
+              }}</span></span
             >
             <NButton v-if="!change.undone && mayUndo(change.who)" @click="store.undo(change.id)" size="small">
               Undo

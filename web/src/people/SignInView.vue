@@ -4,10 +4,10 @@ import { NButton, NCheckbox, NForm, NFormItem, NInput } from 'naive-ui';
 import { signInSchema, type SignInForm, type SignedInView } from '@tasche/contract';
 import { KeyRound } from 'lucide-vue-next';
 import { nextTick, reactive, ref, useTemplateRef } from 'vue';
-import { ApiError, requestAtDoor } from '../api/request';
+import { ApiError, requestSignedOut } from '../api/request';
 import { useForm } from '../fields/use-form';
 import { useIdentity } from './identity';
-import DoorCard from './DoorCard.vue';
+import SignInCard from './SignInCard.vue';
 import { hasPasskeys, passkeyAnswer } from './passkeys';
 
 /** The way in. What was open stays at its address, and is there once somebody is in. */
@@ -51,13 +51,13 @@ const signIn = () =>
       stay,
       ...(code.trim() && { code: code.trim() }),
     };
-    return requestAtDoor<SignedInView>('/sign-in', form);
+    return requestSignedOut<SignedInView>('/sign-in', form);
   });
 const byPasskey = () => come(() => passkeyAnswer(draft.stay));
 </script>
 
 <template>
-  <DoorCard title="Sign in" says="Spec sheets, ladders and club swaps, for those who were let in.">
+  <SignInCard title="Sign in" says="Spec sheets, ladders and club swaps, for those who were let in.">
     <NForm ref="form" :model="draft" :rules="rules" @submit.prevent="submit(signIn)">
       <NFormItem label="E-mail" path="email">
         <NInput
@@ -101,7 +101,7 @@ const byPasskey = () => come(() => passkeyAnswer(draft.stay));
     <p class="quiet small">
       No account, or a password forgotten? An owner of your workspace makes a link for you.
     </p>
-  </DoorCard>
+  </SignInCard>
 </template>
 
 <style scoped>

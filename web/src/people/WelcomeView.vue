@@ -14,9 +14,9 @@ import {
 import { computed, onMounted, reactive, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { string } from 'yup';
-import { post, requestAtDoor } from '../api/request';
+import { post, requestSignedOut } from '../api/request';
 import { useForm } from '../fields/use-form';
-import DoorCard from './DoorCard.vue';
+import SignInCard from './SignInCard.vue';
 import { useIdentity } from './identity';
 import SignInView from './SignInView.vue';
 
@@ -48,7 +48,7 @@ onMounted(async () => {
   if (key === '') problem.value = 'This address has no key. Open the full link you were sent.';
   else
     try {
-      link.value = await requestAtDoor<LinkView>('/links/look', { key });
+      link.value = await requestSignedOut<LinkView>('/links/look', { key });
       Object.assign(draft, { name: link.value.name, email: link.value.email });
     } catch (error) {
       problem.value = (error as Error).message;
@@ -96,7 +96,7 @@ const use = () =>
   come(() => {
     const { name, email, password } = draft;
     const isReset = link.value?.purpose === 'reset';
-    return requestAtDoor<SignedInView>('/links/use', {
+    return requestSignedOut<SignedInView>('/links/use', {
       key,
       password,
       ...(!isReset && { name: name.trim(), email: email.trim() }),
@@ -121,7 +121,7 @@ const join = () => come(() => post<SignedInView>('/links/join', { key }));
 
 <template>
   <SignInView v-if="signsIn && identity.state !== 'in'" />
-  <DoorCard v-else :title="title" :says="says">
+  <SignInCard v-else :title="title" :says="says">
     <ProblemLine :text="problem" />
     <template v-if="handsOver">
       <template v-if="identity.view && isOwner">
@@ -195,5 +195,5 @@ const join = () => come(() => post<SignedInView>('/links/join', { key }));
         link.purpose === 'reset' ? 'Set it and sign in' : 'Make the account'
       }}</NButton>
     </NForm>
-  </DoorCard>
+  </SignInCard>
 </template>

@@ -6,7 +6,7 @@ import {
   type PublicKeyCredentialCreationOptionsJSON,
   type PublicKeyCredentialRequestOptionsJSON,
 } from '@simplewebauthn/browser';
-import { post, requestAtDoor } from '../api/request';
+import { post, requestSignedOut } from '../api/request';
 
 /** A passkey belongs to a name; an address of digits has none. */
 const DIGITS = /^[\d.]+$|^\[/;
@@ -17,12 +17,12 @@ export function hasPasskeys(): boolean {
 
 /** Asks the device for its passkey and signs in with what it answers. @throws where there was no answer */
 export async function passkeyAnswer(stay: boolean): Promise<SignedInView> {
-  const optionsJSON = await requestAtDoor<PublicKeyCredentialRequestOptionsJSON>(
+  const optionsJSON = await requestSignedOut<PublicKeyCredentialRequestOptionsJSON>(
     '/sign-in/passkey/start',
     {},
   );
   const answer = await startAuthentication({ optionsJSON }).catch(notDone);
-  return requestAtDoor<SignedInView>('/sign-in/passkey/finish', { answer, stay });
+  return requestSignedOut<SignedInView>('/sign-in/passkey/finish', { answer, stay });
 }
 
 /** Has the device make a passkey. @throws where it did not */

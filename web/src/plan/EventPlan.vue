@@ -68,8 +68,8 @@ const writing = ref<'edit' | 'new' | 'week' | null>(
         ? 'week'
         : null,
 );
-const told = computed(() => (round.value ? ask(round.value) : null));
-const asked = computed(() => (told.value && isAskable(told.value) ? told.value : null));
+const question = computed(() => (round.value ? ask(round.value) : null));
+const asked = computed(() => (question.value && isAskable(question.value) ? question.value : null));
 const askedOf = (roundId: string) => {
   const one = rounds.value.find(({ id }) => id === roundId);
   const question = one && ask(one);
@@ -228,7 +228,7 @@ useShortcuts('An event', {
       <!-- Kept while another tab is looked at, with the worker that has played its course. -->
       <KeepAlive
         ><RoundPage
-          v-if="round && told"
+          v-if="round && question"
           ref="page"
           v-model:school="school"
           :plan="plan"
@@ -236,7 +236,7 @@ useShortcuts('An event', {
           :round="round"
           :course="course"
           :rounds="onCourses"
-          :told="told"
+          :question="question"
           :settled="bagOf(tab)"
           :played="playedHere"
           :is-settling="settling.share.value !== null"

@@ -156,7 +156,7 @@ function shortly(id: string): string {
     : 'a lock keeps it out';
 }
 /** The club that is told about in full: the one that was stood on last. */
-const told = ref('');
+const explainedId = ref('');
 const demandOf = (id: string) => reasons.value.get(id)?.need;
 function showNeed(id: string): void {
   const demand = demandOf(id);
@@ -219,7 +219,7 @@ const words = (club: LadderClub) =>
           :state="stateOf(club.id)"
           :chosen="side === 'in'"
           :moves="gamer.includes(club.id) !== (side === 'in')"
-          :told="told === club.id"
+          :is-explained="explainedId === club.id"
           :marked="marked.includes(club.id)"
           :at-home="words(homeOf(club.id) ?? club)"
           :there="club.shots.full ? distanceNumber(club.shots.full.carryM, unit) : ''"
@@ -229,7 +229,7 @@ const words = (club: LadderClub) =>
           :why="why[club.id] ?? ''"
           :has-need="demandOf(club.id) !== undefined"
           :read-only="readOnly"
-          @tell="told = club.id"
+          @tell="explainedId = club.id"
           @press="key($event, club.id)"
           @turn="lock(club.id, NEXT_LOCK[stateOf(club.id)])"
           @need="showNeed(club.id)"

@@ -15,7 +15,7 @@ const props = defineProps<{
   chosen: boolean;
   /** It is chosen and not of the gamer, or of the gamer and left out. */
   moves: boolean;
-  told: boolean;
+  isExplained: boolean;
   marked: boolean;
   /** "36.0° · 142", at home, and what it carries there. */
   atHome: string;
@@ -40,7 +40,7 @@ const sign = computed(() => lockMark(props.state, props.chosen));
     :data-club="id"
     :data-name="name"
     tabindex="0"
-    :class="[state, { told, marked, left: !chosen }]"
+    :class="[state, { explained: isExplained, marked, left: !chosen }]"
     :aria-label="`${says}. ${why}`"
     @focusin="emit('tell')"
     @keydown="emit('press', $event)"
@@ -64,7 +64,7 @@ const sign = computed(() => lockMark(props.state, props.chosen));
       >{{ atHome }}<i v-if="there">&nbsp;→&nbsp;{{ there }}</i></span
     >
     <b class="worth">{{ worth }}</b><span class="why small quiet">{{ short }}</span>
-    <p v-if="told && why" class="told-why small">
+    <p v-if="isExplained && why" class="lock-why small">
       <span aria-hidden="true">{{ why.replace(`${name}: `, '') }}</span>
       <NButton v-if="hasNeed" class="link no-print" title="Enter" @click="emit('need')" text type="primary">
         show it
@@ -127,10 +127,10 @@ li:focus-visible {
 .marked {
   box-shadow: inset 3px 0 0 var(--brass);
 }
-.told {
+.explained {
   background: var(--paper);
 }
-.told-why {
+.lock-why {
   grid-column: 2 / -1;
   padding: 0 0 6px;
   line-height: 1.4;
@@ -140,7 +140,7 @@ li:focus-visible {
   text-align: right;
   font-size: 13px;
 }
-.why {
+.lock-why {
   line-height: 1.25;
 }
 @media (max-width: 520px) {

@@ -22,7 +22,7 @@ import { groundWords, roundAirWords } from '../courses/ground-words';
 import { useSheet } from '../sheet/sheet-store';
 import AfterRound from './AfterRound.vue';
 import DayBar from './DayBar.vue';
-import NotAskedLine from './NotAskedLine.vue';
+import RoundProblemLine from './RoundProblemLine.vue';
 import OtherBags from './OtherBags.vue';
 import PreferencesPanel from './PreferencesPanel.vue';
 import RoundAnswer from './RoundAnswer.vue';
@@ -46,7 +46,7 @@ const props = defineProps<{
   course: CourseView | undefined;
   rounds: OfAnEvent['onCourses']['value'];
   /** What is asked of it, or why nothing can be. */
-  told: AskedRound | NotAskable;
+  question: AskedRound | NotAskable;
   settled: ReturnType<OfAnEvent['bagOf']>;
   played: OfAnEvent['playedHere']['value'];
   isSettling: boolean;
@@ -59,7 +59,7 @@ const readOnly = computed(() => !store.may('setRoundBag'));
 
 const own = steady(() => planRoundOf(props.plan, props.round.id));
 const { preferences, setPreferences, keepPreferences, editRound, writeHits } = useRoundEdits(() => props);
-const asked = computed(() => (isAskable(props.told) ? props.told : null));
+const asked = computed(() => (isAskable(props.question) ? props.question : null));
 const { worked, chosen, faultless, busy, share, pending, problem, stop } = useRound(asked);
 const name = store.nameOf;
 const findings = computed(() =>
@@ -77,7 +77,7 @@ defineExpose({ askForecast: (forEvery: boolean) => day.value?.askForecast(forEve
 
 <template>
   <div>
-    <NotAskedLine v-if="!isAskable(told)" :told="told" :course-id="round.courseId" />
+    <RoundProblemLine v-if="!isAskable(question)" :question="question" :course-id="round.courseId" />
     <p v-for="finding in findings" :key="finding" class="verdict warning small">◆ {{ finding }}</p>
     <ProblemLine :text="problem || worked?.refused || chosen?.refused" />
     <AtWork v-if="busy && !isSettling" :share="share" @stop="stop">Playing the course…</AtWork>

@@ -7,7 +7,7 @@ import { NButton } from 'naive-ui';
 import { clubName, type CourseView, type EventView } from '@tasche/contract';
 import { counted, type SmallestTravelSet, type TravelSet } from '@tasche/core';
 import { computed, ref, watch } from 'vue';
-import NotAskedLine from './NotAskedLine.vue';
+import RoundProblemLine from './RoundProblemLine.vue';
 import TravelAnswer from './TravelAnswer.vue';
 import TravelDays from './TravelDays.vue';
 import { travelScenarios } from './travel-scenarios';
@@ -36,8 +36,8 @@ const nothing = computed(() =>
   scenarios.value.length > 0
     ? undefined
     : props.event.rounds
-        .map(({ id, courseId }) => ({ told: props.askedOf(id), courseId }))
-        .find(({ told }) => !isAskable(told)),
+        .map(({ id, courseId }) => ({ question: props.askedOf(id), courseId }))
+        .find(({ question }) => !isAskable(question)),
 );
 const name = (id: string) => clubName(scenarios.value[0]?.request.clubs ?? [], id);
 const asked = () =>
@@ -95,9 +95,9 @@ const idle = computed(() => scenarios.value.length > 0 && !isWorking.value);
       /></label>
       <NButton :disabled="!idle || lossStrokes === null" @click="findSmallest"> Find the fewest </NButton>
     </div>
-    <NotAskedLine
-      v-if="nothing && !isAskable(nothing.told)"
-      :told="nothing.told"
+    <RoundProblemLine
+      v-if="nothing && !isAskable(nothing.question)"
+      :question="nothing.question"
       :course-id="nothing.courseId"
     />
     <p

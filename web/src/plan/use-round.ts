@@ -16,7 +16,7 @@ export interface NotAskable {
   reason: string;
   fixOn: 'course' | 'bag';
 }
-export const isAskable = (told: AskedRound | NotAskable): told is AskedRound => 'request' in told;
+export const isAskable = (question: AskedRound | NotAskable): question is AskedRound => 'request' in question;
 
 function start(name: string): { worker: Worker; link: Remote<RoundWorker> } {
   const worker = new Worker(new URL('./round-worker.ts', import.meta.url), { type: 'module', name });

@@ -9,14 +9,14 @@ const DRIFT_WORDS = {
   changed: 'changed against before',
 } as const;
 
-/** What a club does otherwise than before, in words and numbers; undefined where nothing is told. */
+/** What a club does otherwise than before, in words and numbers; undefined where nothing is shown. */
 export function driftWords(
   { drift: { verdict, parts }, before }: DriftRow,
   unit: DistanceUnit,
 ): { words: string; numbers: string; before: number } | undefined {
   if (verdict === 'as it was' || verdict === 'not known yet') return undefined;
-  const told = parts
-    .filter((part) => part.told)
+  const shown = parts
+    .filter((part) => part.isSignificant)
     .map(({ part, before: then, after }) => {
       const by = after - then;
       if (part === 'spinRpm') return `spin ${Math.round(by)} rpm`;
@@ -24,5 +24,5 @@ export function driftWords(
       if (part === 'carryM') return `carry ${distanceNumber(by, unit, 1)} ${unit}`;
       return `ball ${speedNumber(by, unit)} ${speedUnit(unit)}`;
     });
-  return { words: DRIFT_WORDS[verdict], numbers: told.join(', ').replaceAll('-', '−'), before };
+  return { words: DRIFT_WORDS[verdict], numbers: shown.join(', ').replaceAll('-', '−'), before };
 }

@@ -1,5 +1,5 @@
 import type { Page, SessionEntry, StrikesView } from '@tasche/contract';
-import { readAnew, type Question } from '../api/read';
+import { reread, type Question } from '../api/read';
 import { request } from '../api/request';
 import { useOutbox } from '../changes/outbox';
 
@@ -48,8 +48,8 @@ const aheadOf = (playerId: string, shots: ShotsWanted | null) => `${playerId} ${
 /** Asks for what the range is about to show, while its page is fetched. */
 export function readRangeAhead(playerId: string, shots: ShotsWanted): void {
   const reading = Promise.all([
-    readAnew(sessionsQuestion(playerId)),
-    readAnew(shotsQuestion(playerId, shots)),
+    reread(sessionsQuestion(playerId)),
+    reread(shotsQuestion(playerId, shots)),
   ]).then((came) => came.every(Boolean));
   ahead = { of: aheadOf(playerId, shots), reading, answered: useOutbox().answered() };
 }

@@ -2,7 +2,7 @@
 import { MAX_LAST_CHANGES, type RosterEntry } from '@tasche/contract';
 import { differenceInCalendarDays, parseISO } from 'date-fns';
 import { counted } from '@tasche/core';
-import { shortDay, shortMoment, today, withDaysSaid } from '../app/day';
+import { shortDay, shortMoment, today, withDaysFormatted } from '../app/day';
 import { MARKS } from '../ladder/marks';
 import type { eventStateWords } from './event-state';
 import type { ThingToDo } from './things-to-do';
@@ -75,14 +75,14 @@ function startsIn(day: string): string {
       <dd class="small">
         <template v-if="lastChanges[0]"
           >{{ shortMoment(lastChanges[0].at) }}, {{ lastChanges[0].who }}
-          <div class="quiet clip" :title="withDaysSaid(lastChanges[0].summary)">
-            {{ withDaysSaid(lastChanges[0].summary) }}
+          <div class="quiet clip" :title="withDaysFormatted(lastChanges[0].summary)">
+            {{ withDaysFormatted(lastChanges[0].summary) }}
           </div>
           <RouterLink
             v-if="recent.length > 1"
             class="quiet"
             :to="{ name: 'history', params: { playerId: player.id } }"
-            :title="recent.map(({ summary }) => withDaysSaid(summary)).join('\n')"
+            :title="recent.map(({ summary }) => withDaysFormatted(summary)).join('\n')"
             >{{
               recent.length === MAX_LAST_CHANGES
                 ? `${MAX_LAST_CHANGES} or more`

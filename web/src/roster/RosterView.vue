@@ -20,8 +20,8 @@ import { grouped, mostPressing, rosterRows, shownRows, type RosterLook } from '.
 const AddPlayer = defineAsyncComponent(() => import('./AddPlayer.vue'));
 const MadeUpPlayers = defineAsyncComponent(() => import('./MadeUpPlayers.vue'));
 const PrintRun = defineAsyncComponent(() => import('./PrintRun.vue'));
-const BringPlayerIn = defineAsyncComponent(() => import('./BringPlayerIn.vue'));
-const BringListIn = defineAsyncComponent(() => import('./BringListIn.vue'));
+const ImportPlayer = defineAsyncComponent(() => import('./ImportPlayer.vue'));
+const ImportPlayers = defineAsyncComponent(() => import('./ImportPlayers.vue'));
 
 const router = useRouter();
 const PAGE = 50;
@@ -113,8 +113,12 @@ const faults = computed(() => here.value.filter((entry) => (entry.gamer?.faults 
       </template>
     </PageHead>
     <ProblemLine :text="problem" />
-    <BringPlayerIn v-if="bringing" @close="bringing = false" />
-    <BringListIn v-if="listing" :known="(entries ?? []).map(({ player }) => player.name)" @close="endList" />
+    <ImportPlayer v-if="bringing" @close="bringing = false" />
+    <ImportPlayers
+      v-if="listing"
+      :known="(entries ?? []).map(({ player }) => player.name)"
+      @close="endList"
+    />
     <AddPlayer v-if="mayAdd && (adding || (entries && here.length === 0))" />
     <NEmpty v-else-if="entries?.length === 0" description="There are no players here yet." />
     <MadeUpPlayers v-if="mayAdd && entries?.length === 0" />

@@ -1,7 +1,7 @@
 import { parseChangeRequest, type ChangeRequest } from '@tasche/contract';
 import { flushPromises, mount } from '@vue/test-utils';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import BringListIn from '../../src/roster/BringListIn.vue';
+import ImportPlayers from '../../src/roster/ImportPlayers.vue';
 import { clubsOfGamer, newPlayerCommands } from '../../src/roster/new-player';
 import { listedCells, listedPlayers } from '../../src/roster/player-list';
 import { freshPinia } from '../pinia';
@@ -68,7 +68,7 @@ describe('bringing it in', () => {
     });
   });
   async function panel(text = LIST) {
-    const view = mount(BringListIn, {
+    const view = mount(ImportPlayers, {
       props: { known: ['Dee Far'] },
       global: { stubs: { Modal: { template: '<div><slot /></div>' } } },
     });

@@ -68,7 +68,7 @@ export class Browser {
 }
 
 /** A server people sign in to, with a workspace and its owner. */
-export interface FrontDoor {
+export interface SignInServer {
   orm: MikroORM;
   workspaceId: string;
   sessions: BrowserSessions;
@@ -89,7 +89,7 @@ export function keyOf(url: string): string {
   return url.slice(url.indexOf('#') + 1);
 }
 
-export async function frontDoor(more: Partial<AppOptions> = {}): Promise<FrontDoor> {
+export async function signInServer(more: Partial<AppOptions> = {}): Promise<SignInServer> {
   const { orm, workspaceId } = await workbench();
   const sessions = await browserSessions(inject('databaseUrl'), 'a secret of this test');
   const app = createApp({

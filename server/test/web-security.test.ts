@@ -12,11 +12,11 @@ import { metricsOf } from '../src/http/metrics.js';
 import { ROUTES } from '../src/http/route-list.js';
 import { machinePerson } from '../src/workspaces/first-workspace.js';
 import { identifyBy } from '../src/people/identify.js';
-import { frontDoor, type FrontDoor } from './front-door.js';
+import { signInServer, type SignInServer } from './sign-in-server.js';
 import { workbench, workbenchIn, type Workbench } from './workbench.js';
 
 /** The web's usual list, a test each; what stands elsewhere is named in docs/security.md. */
-let door: FrontDoor;
+let door: SignInServer;
 let bench: Workbench;
 let playerId: string;
 const lines: string[] = [];
@@ -30,7 +30,7 @@ beforeAll(async () => {
       },
     }),
   );
-  door = await frontDoor({ log });
+  door = await signInServer({ log });
   bench = workbenchIn(door.orm, door.workspaceId, 'Jonas Brandl');
   playerId = await bench.player();
 });

@@ -5,7 +5,7 @@ import { post } from '../api/request';
 import { useSheet } from '../sheet/sheet-store';
 import { useGauge } from './use-gauge';
 
-interface LaidGauge {
+interface CheckGauge {
   /** The first day of the check. */
   since: Readonly<Ref<string>>;
   /** The club a reading is of, unless another was laid in the gauge. */
@@ -19,7 +19,7 @@ interface LaidGauge {
  * A digital gauge beside a check: what it sends is of the club that was laid in it, else of the one the cursor
  * is on. A simulated gauge is told what lies in it.
  */
-export function useLaidGauge({ since, clubId, lies, reads }: LaidGauge) {
+export function useCheckGauge({ since, clubId, lies, reads }: CheckGauge) {
   const store = useSheet();
   const problem = ref('');
   /** The club that was laid in a simulated gauge: its reading is its own, wherever the cursor is by then. */

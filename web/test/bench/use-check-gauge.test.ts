@@ -2,7 +2,7 @@ import type { GaugeReading } from '@tasche/contract';
 import { mount } from '@vue/test-utils';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { defineComponent, ref } from 'vue';
-import { useLaidGauge } from '../../src/bench/use-laid-gauge';
+import { useCheckGauge } from '../../src/bench/use-check-gauge';
 import { freshPinia } from '../pinia';
 import { clubView, sheetOf, showSheet } from '../sheet';
 
@@ -26,11 +26,11 @@ describe('a digital gauge beside a check', () => {
   const read: [string, number | undefined][] = [];
   let answer = new Response('{}');
   const page = () => {
-    let gauge!: ReturnType<typeof useLaidGauge>;
+    let gauge!: ReturnType<typeof useCheckGauge>;
     const view = mount(
       defineComponent({
         setup() {
-          gauge = useLaidGauge({
+          gauge = useCheckGauge({
             since: ref('2026-11-20'),
             clubId: () => cursor.value,
             lies: (id) => (cursor.value = id),

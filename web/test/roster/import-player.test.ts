@@ -1,7 +1,7 @@
 import { flushPromises, mount } from '@vue/test-utils';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { createMemoryHistory, createRouter } from 'vue-router';
-import BringPlayerIn from '../../src/roster/BringPlayerIn.vue';
+import ImportPlayer from '../../src/roster/ImportPlayer.vue';
 import FileField from '../../src/fields/FileField.vue';
 import { freshPinia } from '../pinia';
 import { until } from '../until';
@@ -54,7 +54,7 @@ describe('bringing a player in', () => {
     });
   async function shown(file: File) {
     const to = router();
-    const view = mount(BringPlayerIn, { global: { plugins: [to], stubs: { teleport: true } } });
+    const view = mount(ImportPlayer, { global: { plugins: [to], stubs: { teleport: true } } });
     await flushPromises();
     view.findComponent(FileField).vm.$emit('file', file);
     await until(() => {

@@ -6,7 +6,7 @@ const USUAL_SHOTS = 8;
 const MIN_SHOTS = 3;
 
 /** How far the balls of one shot have come. */
-export interface Told {
+export interface ShotProgress {
   shots: number;
   /** Half the 95 % interval of the mean carry, with what was known before; metres. */
   halfM: number;
@@ -22,11 +22,11 @@ export interface Told {
  * towards it
  * @param nowM half the 95 % interval before the balls, `thenM` what was wanted after them
  */
-export function toldEnough(
+export function knownEnough(
   { nowM, thenM, balls }: { nowM: number; thenM: number; balls: number },
   usualM: number,
   carriesM: readonly number[],
-): Told {
+): ShotProgress {
   const shots = carriesM.length;
   const freedom = Math.max(0, shots - 1);
   const seen = freedom > 0 ? deviationOf(carriesM) ** 2 * freedom : 0;
