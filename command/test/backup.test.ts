@@ -65,7 +65,7 @@ async function contents(backupUrl: string): Promise<Record<string, string>> {
 }
 
 describe('a backup', () => {
-  it('made while somebody writes is of one moment, and put back everything is as it was', async () => {
+  it('made while someone is writing is of one moment, and restoring it brings everything back', async () => {
     const orm = await openDatabase(cluster.url);
     await inWorkspace(orm, { workspaceId: WORKSPACE }, (em) => {
       em.create(Workspace, { id: WORKSPACE, name: 'Van', person: 'Jonas' }, { persist: true });

@@ -73,7 +73,7 @@ describe('a data folder', () => {
     await rowIsThere(folder);
   });
 
-  it('whose first start was cut short is made again, and one with files of somebody else is not', async () => {
+  it('whose first start was cut short is made again, but not over files that are not its own', async () => {
     const folder = newFolder();
     mkdirSync(path.join(folder, 'unfinished', 'postgres'), { recursive: true });
     writeFileSync(path.join(folder, 'unfinished', 'postgres', 'PG_VERSION'), '15\n');

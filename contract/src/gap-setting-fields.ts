@@ -25,13 +25,13 @@ export interface GapSettingField {
 export const GAP_SETTING_FIELDS: readonly GapSettingField[] = [
   {
     key: 'wedgeLoftStepMaxDeg',
-    label: 'Wedge loft step, most',
+    label: 'Wedge loft step, at most',
     measure: 'deg',
     says: 'A wider loft step between wedges is a fault.',
   },
   {
     key: 'wedgeLoftStepMinDeg',
-    label: 'Wedge loft step, least',
+    label: 'Wedge loft step, at least',
     measure: 'deg',
     says: 'A smaller loft step between wedges is worth a look.',
   },
@@ -43,21 +43,21 @@ export const GAP_SETTING_FIELDS: readonly GapSettingField[] = [
   },
   {
     key: 'scoringStepMaxM',
-    label: 'Carry step there, most',
+    label: 'Carry step there, at most',
     measure: 'distance',
     says: 'A wider step at the scoring end is a fault.',
   },
   {
     key: 'topStepMaxM',
-    label: 'Carry step above, most',
+    label: 'Carry step above, at most',
     measure: 'distance',
     says: 'A wider step above the scoring end is a fault.',
   },
   {
     key: 'driverStepMaxM',
-    label: 'Driver to the next club, most',
+    label: 'Driver to the next club, at most',
     measure: 'distance',
-    says: 'A wider step is worth a look; a driver stands farther apart than other clubs.',
+    says: 'A wider step is worth a look; drivers leave a larger step than other clubs.',
   },
   {
     key: 'overlapBelowM',
@@ -79,13 +79,13 @@ export const GAP_SETTING_FIELDS: readonly GapSettingField[] = [
   },
   {
     key: 'targetStepM',
-    label: 'Step wanted',
+    label: 'Wanted step',
     measure: 'distance',
-    says: 'A number every so many yards or metres; 0 lets the bag’s own reach set it.',
+    says: 'The step you want between clubs; 0 works it out from the bag’s reach.',
   },
   {
     key: 'wideOfTarget',
-    label: 'Wide of its target from',
+    label: 'Wide from',
     measure: 'times',
     says: 'A step this many times its target is worth a look.',
   },
@@ -97,7 +97,7 @@ export const GAP_SETTING_FIELDS: readonly GapSettingField[] = [
   },
   {
     key: 'narrowOfTarget',
-    label: 'Narrow of its target below',
+    label: 'Narrow below',
     measure: 'percent',
     says: 'A step below this share of its target is worth a look.',
   },
@@ -105,19 +105,19 @@ export const GAP_SETTING_FIELDS: readonly GapSettingField[] = [
     key: 'confidence',
     label: 'How sure a verdict must be',
     measure: 'percent',
-    says: 'Below it the step is “not known yet”.',
+    says: 'A step less sure than this is “not known yet”.',
   },
   {
     key: 'indifferenceM',
-    label: 'Too near a limit to matter',
+    label: 'Close to a limit within',
     measure: 'distance',
-    says: 'A step this near a limit that shots can’t settle is “at the limit”: no fault.',
+    says: 'A step this close to a limit that shots cannot settle is “at the limit”: no fault.',
   },
   {
     key: 'reliableShots',
-    label: 'A partial shot is owned from',
+    label: 'A partial shot counts from',
     measure: 'count',
-    says: 'So many measured shots are enough for a partial to cover a hole, however they spread; fewer are where they lie close together.',
+    says: 'This many measured shots let a partial cover a gap, however they spread; fewer do if they lie close together.',
   },
   {
     key: 'clubLimit',

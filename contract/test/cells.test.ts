@@ -160,7 +160,7 @@ describe('heads', () => {
     expect(found?.units).toEqual(units);
   });
 
-  it('is unknown when it is another course, and a row of values is no row of heads', () => {
+  it('is unknown for anything else, and a row of values is not a header row', () => {
     expect(recogniseHead('Smash factor')).toBeUndefined();
     expect(readHeads(['Driver', '9', '251'])).toBeUndefined();
     expect(readHeads(['Club', 'Smash'])).toHaveLength(2);

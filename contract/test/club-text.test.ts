@@ -8,7 +8,7 @@ const namesOf = (lines: readonly string[], player?: string) =>
   planned(lines, player).adds.map(({ name }) => name);
 
 describe('a file of clubs as people keep it', () => {
-  it('may have a title and empty lines above its heads and among its rows; a row is told by its line in the file', () => {
+  it('may have a title and empty lines above its headers and among its rows; a row is named by its line in the file', () => {
     const lines = ['Winter bag;;', ';;', 'Club;Loft;Carry', 'Driver;10,5;265', ';;', 'PW;45;far'];
     const plan = planned(lines);
     expect(plan.adds.map(({ row, name }) => [row + plan.firstLine, name])).toEqual([

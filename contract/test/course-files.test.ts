@@ -185,7 +185,7 @@ describe('holes as a yardage list', () => {
   const row = (hole: number, more = '') => `${hole};4;${380 + hole}${more}`;
   const list = (head: string, rows: readonly string[]) => [head, ...rows].join('\n');
   const nine = Array.from({ length: 9 }, (_one, i) => row(i + 1));
-  it('semicolons, decimal commas, totals, a stroke index and an empty column are taken in stride', () => {
+  it('semicolons, decimal commas, totals, a stroke index and an empty column are read too', () => {
     const { holes, tees, problems, passed } = readHolesTable(
       list('Hole;Par;White (m);Index;Notes', [
         ...Array.from({ length: 9 }, (_one, i) => `${i + 1};4;${380 + i},5;${9 - i};`),

@@ -29,7 +29,7 @@ describe('the thresholds of a player as text', () => {
     const refused = readGapSetting(field('scoringStepMaxM'), '99', 'yd');
     expect(refused).toEqual({
       ok: false,
-      reason: 'Carry step there, most must be between 4.37 and 65.62 yd',
+      reason: 'Carry step there, at most must be between 4.37 and 65.62 yd',
     });
     expect(readGapSetting(field('clubLimit'), '15', 'yd')).toMatchObject({
       ok: false,

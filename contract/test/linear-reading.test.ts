@@ -54,7 +54,7 @@ describe('heads', () => {
 });
 
 describe('a course in a file', () => {
-  it('has heads no spreadsheet runs, and comes back as it was', () => {
+  it('has headers that no spreadsheet executes, and reads back unchanged', () => {
     const hole = {
       par: 4,
       lengthsM: [350],

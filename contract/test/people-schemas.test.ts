@@ -89,7 +89,7 @@ describe('links and tokens', () => {
 });
 
 describe('roles', () => {
-  it('an owner may whatever anybody may, and a caddie nothing that an assistant or a player may not, but notes', () => {
+  it('an owner may do everything, and a caddie nothing but notes that an assistant or a player may not', () => {
     for (const right of RIGHTS) {
       expect(hasRight('owner', right)).toBe(true);
       for (const role of ROLES) if (hasRight(role, right)) expect(hasRight('owner', right)).toBe(true);

@@ -97,7 +97,7 @@ describe('what was hit from where, as it is recorded', () => {
     ]);
   });
 
-  it('a club nobody carries is no other club', () => {
+  it('a club that is not owned is not mistaken for another', () => {
     const few = [club('7 iron', 'iron', 33), club('3 wood', 'fairway', 15), club('56', 'wedge', 56)];
     for (const text of ['9 iron 120', '9i 120', '9 i 120', '5 wood 200', '5w', '52 100', '4 9 iron 120'])
       expect(readPlayedShots(text, few, 'm'), text).toMatchObject({

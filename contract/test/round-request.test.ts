@@ -107,7 +107,7 @@ describe('a round as the core is asked for its bag', () => {
     });
   });
 
-  it('takes carries as the bag’s own page does: moved where the club was bent since, modelled where nobody hit it', () => {
+  it('takes carries as the bag’s own page does: moved where the club was bent since, modelled where it was never hit', () => {
     const loft = (deg: number, takenOn: string) => ({ value: deg, takenOn });
     const asOf = (seen: object) => ({
       value: { carryM: 150, source: 'stated' },
@@ -158,7 +158,7 @@ describe('a round as the core is asked for its bag', () => {
     expect(lockerFindings(request.clubs).find(({ code }) => code === 'no carry')!.clubIds).toEqual(['new']);
   });
 
-  it('of a round nobody touched is plain; on a course without holes it cannot be asked', () => {
+  it('of an unedited round is the default; on a course without holes there is no question', () => {
     expect(planRoundOf(plan, 'r2')).toEqual(emptyRound('r2'));
     expect(preferencesOf(null)).toEqual(DEFAULT_PREFERENCES);
     expect(baselineOf({ baseline: { ...BASELINE, altitudeM: 900 } }).conditions.altitudeM).toBe(900);

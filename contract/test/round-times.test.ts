@@ -34,7 +34,7 @@ describe('when a round begins', () => {
     for (const none of ['', 'early', '24:00', '8:60', '13 pm', '0 am', '8:4', '1234567'])
       expect(readClock(none), none).toBeUndefined();
   });
-  it('is refused by name where it is no time, and so is a zone nobody knows', () => {
+  it('is refused by name where it is not a time, and so is an unknown zone', () => {
     expect(() => teeTimeSchema.label('teeTime').validateSync('8:40')).toThrow(
       'teeTime must be a time like 08:40',
     );

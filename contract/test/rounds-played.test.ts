@@ -36,7 +36,7 @@ describe('rounds played', () => {
     [{ id: 'c', name: 'Skarvoy' }],
   );
 
-  it('are those somebody wrote something down about, the newest first', () => {
+  it('are those with something recorded, the newest first', () => {
     expect(rounds.map(({ name, day, courseName }) => [name, day, courseName])).toEqual([
       ['Cup, Round 1', '2026-11-10', 'Skarvoy'],
       ['Open, Round 2', '2026-11-02', 'Skarvoy'],

@@ -132,7 +132,7 @@ describe('the sheet as CSV', () => {
     expect(planImport(readClubText(csv, options), []).adds[0]).toMatchObject({ name: '=1+1' });
   });
 
-  it('reads a messy sheet: other order, semicolons, decimal commas, metres, columns nobody knows', () => {
+  it('reads a messy sheet: other order, semicolons, decimal commas, metres, unknown columns', () => {
     const { adds, rejected, unknownColumns } = planImport(
       readClubText(
         'Carry (m);Loft;Smash;Name\r\n137,5;32,5;1,4;7 iron\r\n;;;\r\nlang;99;1;8 iron\r\n120;45;;\r\n110;46;;Bertha\r\n',

@@ -94,7 +94,7 @@ describe('files as people keep them', () => {
     expect(side(['R 3.2', '3.2 L', '1,152'])).toBe('.');
     expect(side(['R 3,2', '3,2L', '4,1 m'])).toBe(',');
   });
-  it('have heads in German', () => {
+  it('have German headers', () => {
     const heads = ['Schläger', 'Startwinkel [°]', 'Spinachse', 'Seite [m]', 'Landewinkel', 'Angriffswinkel'];
     const { columns } = guessMapping(heads, [['Eisen 7', '16', '1', '3 L', '45', '-3']], 'm');
     expect(columns.map(({ field }) => field)).toEqual([
@@ -125,7 +125,7 @@ describe('files as people keep them', () => {
     expect(read?.ok).toBe(isShot);
     if (!isShot) expect(read?.ok === false && read.refusal.reason).toBe('a line about the shots, not a shot');
   });
-  it('may have no heads: words are the club, the only numbers the carry', () => {
+  it('may have no headers: words are the club, the only numbers the carry', () => {
     expect(
       guessWithoutHeads(
         [
@@ -171,7 +171,7 @@ describe('files with a part for each club', () => {
     expect(guessMapping(heads, lines.slice(4, 6), 'yd').clubLines).toBe(false);
   });
 
-  it('are read part by part; heads that come again are no shot and no fault', () => {
+  it('are read part by part; repeated headers are neither shots nor errors', () => {
     const read = strikeRowReader(guess, heads);
     const found = lines.map((cells) => read(cells)).slice(4);
     expect(found.map((one) => (one?.ok ? one.row.club : one?.refusal.reason))).toEqual([
@@ -242,7 +242,7 @@ describe('smash and attack angle', () => {
   });
 });
 
-describe('columns by their heads', () => {
+describe('columns by their headers', () => {
   it.each([
     ['Ball Speed (mph)', 'ballSpeedMps', 'mph'],
     ['Club Speed [m/s]', 'clubSpeedMps', 'm/s'],
@@ -272,7 +272,7 @@ describe('columns by their heads', () => {
     expect(STRIKE_FIELDS.find(({ heads }) => heads.test(split.words))?.field).toBe(field);
     expect(split.unit).toBe(unit);
   });
-  it('a row of units under the heads is a row of units', () => {
+  it('a row of units under the headers is a row of units', () => {
     expect(
       guessMapping(
         ['Club', 'Carry'],
@@ -288,12 +288,12 @@ describe('columns by their heads', () => {
       unsure: [],
     });
   });
-  it('month or day first is told from a day that can be no month', () => {
+  it('a number over 12 tells whether the day or the month comes first', () => {
     const dates = (cell: string) => guessMapping(['Date', 'Carry'], [[cell, '150']], 'yd').dates;
     expect(dates('11/20/2026')).toBe('month first');
     expect(dates('20/11/2026')).toBe('day first');
   });
-  it('the same heads are one source, however they are spaced', () => {
+  it('the same headers are one source, whatever their spacing', () => {
     expect(headsKey(['Ball  Speed', 'Carry'])).toBe(headsKey(['ball speed', 'CARRY']));
   });
 });

@@ -25,7 +25,7 @@ describe('what a bend promised', () => {
     expect(placedClubs([seven(34.25, 1.25)])[0]!.shots.full!.carryM).toBeCloseTo(outcome.nowM, 9);
   });
 
-  it('is kept where the loft is as asked, and is nothing once it was hit, or where nobody knew the carry', () => {
+  it('is kept where the loft is as asked, and is nothing once it was hit, or where the carry was not known', () => {
     const kept = bendOutcome(seven(34, 1), 34)!;
     expect(kept.nowM).toBe(kept.promisedM);
     expect(bendOutcome(seven(34), 34)).toBeUndefined();

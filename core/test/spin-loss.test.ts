@@ -44,7 +44,7 @@ describe('spin lost by worn grooves', () => {
     ).toBe(false);
   });
 
-  it('tells a loss that is none about once in forty', () => {
+  it('reports a loss that is not there about once in forty', () => {
     const normal = normalFrom(randomFrom(7));
     const measured = (day: string): SpinSession => {
       const spins = Array.from({ length: 10 }, () => 9500 + 400 * normal());

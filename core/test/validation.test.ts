@@ -17,7 +17,7 @@ describe('validation', () => {
     },
   );
 
-  it('names no miss that is none', () => {
+  it('names no false miss', () => {
     const missed = sections.flatMap(({ title, rows }) =>
       rows.filter((row) => !row.met).map((row) => `${title}: ${row.what}`),
     );

@@ -153,7 +153,7 @@ test.describe('every view passes axe (WCAG 2 A and AA), light and dark, and scro
   }
 });
 
-test('long names stay on a phone, and whoever asks for less motion gets none', async ({ page }) => {
+test('long names stay on a phone, and a reader who asks for less motion gets none', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   const player = await newPlayer(page, `Maximiliane ${'Wolkenstein-'.repeat(5)}Ende`);
   await page.goto(`/players/${player}/range/import`);

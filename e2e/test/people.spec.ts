@@ -302,7 +302,7 @@ test('a link to a paper opens without an account until it is ended, and who open
   expect(ended?.status()).toBe(404);
 });
 
-test('a player is taken out as a file, and brought in again from it', async () => {
+test('a player is exported as a file, and imported again from it', async () => {
   await owner.goto(`/players/${davor}/settings`);
   const saving = owner.waitForEvent('download');
   await owner.getByRole('link', { name: 'Export Davor Kolar' }).click();

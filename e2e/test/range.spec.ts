@@ -226,7 +226,7 @@ test('the demo’s sessions show what they are meant to: worn grooves, an outlie
   await expect(page.getByRole('img', { name: /^Landing points of 1 club;/ })).toBeAttached();
 });
 
-test('a basket is worked out for a half-known bag, hit ball by ball, and stops a club that has told enough', async ({
+test('a basket is worked out for a half-known bag, hit ball by ball, and stops a club that is known well enough', async ({
   page,
 }) => {
   await newPlayer(page, 'Basket Case');

@@ -74,11 +74,11 @@ test("a player's thresholds move the verdict, bad ones are refused by name, and 
   await expect(page.locator('.rib.error')).toHaveCount(0);
   await saved(page);
   await page.goto(`/players/${id}/settings`);
-  const widest = page.getByLabel('Carry step there, most');
+  const widest = page.getByLabel('Carry step there, at most');
   await widest.fill('0.5');
   await widest.press('Tab');
   await expect(page.getByRole('alert')).toContainText(
-    'Carry step there, most must be between 4.37 and 65.62 yd',
+    'Carry step there, at most must be between 4.37 and 65.62 yd',
   );
   await expect(widest).toHaveValue('0.5');
   await widest.fill('8 m');

@@ -107,7 +107,7 @@ describe('an address that makes no sense is refused by name', () => {
 });
 
 describe('who may ask', () => {
-  it('only who asks for a name this server was told to serve, for reading too', async () => {
+  it('only requests for a name this server serves, for reading too', async () => {
     for (const host of ['evil.example', 'evil.example:4310', '127.0.0.1.evil.example', '']) {
       expect((await bench.http.get('/api/players').set('host', host)).status).toBe(403);
       expect((await bench.http.get('/').set('host', host)).status).toBe(403);

@@ -34,7 +34,7 @@ describe('how a bag is to be spaced', () => {
     bagId = await bench.bag(playerId, 'Gamer', clubIds);
   });
 
-  it('is even carries until somebody says otherwise, is kept with the bag, and undone', async () => {
+  it('is even carries until it is changed, is kept with the bag, and undone', async () => {
     expect(await strategyOf(bagId)).toBe('even-carries');
     const { change } = await setStrategy('even-lofts-6');
     expect(change.summary).toContain('spaced by even lofts, 6°');
@@ -80,7 +80,7 @@ describe('how a bag is to be spaced', () => {
     expect((JSON.parse(text) as { bags: { strategy: string }[] }).bags[0]!.strategy).toBe('even-lofts-6');
   });
 
-  it('that nobody knows is refused by name', async () => {
+  it('that is unknown is refused by name', async () => {
     const bag = (await bench.sheet(playerId)).bags.find(({ id }) => id === bagId)!;
     const { body } = await bench
       .change([{ do: 'editBag', bagId, version: bag.version, set: { strategy: 'by feel' as 'minimal' } }])

@@ -82,7 +82,7 @@ describe('the bench', () => {
     expect((await sheet()).clubs.find((one) => one.id === wedgeId)!.spec.loftMeasuredDeg!.value).toBe(46);
   });
 
-  it('is handed in once, and over nobody’s work', async () => {
+  it('is finished once, and overwrites no one’s work', async () => {
     const id = await ask();
     const finish = (version: number) =>
       bench.change([

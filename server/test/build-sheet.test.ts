@@ -82,7 +82,7 @@ describe('papers for a builder', () => {
     for (const part of ['TW-5417', 'soft-', '2 wraps']) expect(built).toContain(part);
   });
 
-  it('a spec sheet says how even it is in the bag’s own way of spacing, and nothing is even that nobody knows', async () => {
+  it('a spec sheet says how even it is in the bag’s own way of spacing, and nothing unknown is called even', async () => {
     const lofts = [46, 52, 58, 64];
     const ids = await Promise.all(
       lofts.map((loft) => bench.club(playerId, `W${loft}`, [on('loftMeasuredDeg', loft)])),

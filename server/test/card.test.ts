@@ -111,7 +111,7 @@ describe('a card as a PDF', () => {
     expect(one).not.toContain('Round 1');
   });
 
-  it('and its swap sheet says the bag of each round, and which of its carries nobody has seen', async () => {
+  it('and its swap sheet says the bag of each round, and which of its carries were never measured', async () => {
     const { plans, clubs } = await bench.sheet(playerId);
     const { version } = plans.find(({ id }) => id === planId)!;
     await bench.done([

@@ -120,7 +120,7 @@ describe('two people at one club', () => {
     expect((await bench.sheet(playerId)).clubs[0]!.spec.loftSetDeg!.value).toBe(57);
   });
 
-  it('at the same moment: one saves, one is told', async () => {
+  it('at the same moment: one saves, one is refused', async () => {
     const playerId = await bench.player();
     const clubId = await bench.club(playerId, '7 iron');
     const both = await Promise.all(
@@ -344,7 +344,7 @@ describe('a plan', () => {
 });
 
 describe("a player's handicap", () => {
-  it('is kept, said in the history as golfers write it, undone, and refused by name where it is none', async () => {
+  it('is kept, said in the history as golfers write it, undone, and refused by name where it is not one', async () => {
     const bench = await workbench();
     const playerId = await bench.player();
     expect((await bench.sheet(playerId)).player.handicap).toBeNull();

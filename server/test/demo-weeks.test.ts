@@ -103,7 +103,7 @@ describe('the weeks of the demo', () => {
 });
 
 describe('the cheapest remedy', () => {
-  it('is told by kind, cheapest first, each gaining what the bag it makes costs less', () => {
+  it('is given by kind, cheapest first, each gaining what the bag it makes costs less', () => {
     const { round, rules } = week('Davor Kolar', 'Hochfirn', 'summer');
     const costOfIt = costOfBag(round, rules);
     const bag = clubsOfIds(round.clubs, rules.gamerIds);

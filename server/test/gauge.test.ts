@@ -111,7 +111,7 @@ describe('a gauge over HTTP', () => {
     bench = await workbench();
   });
 
-  it('is told what lies in it only where it is a simulated one', async () => {
+  it('is told what is in it only if it is simulated', async () => {
     const { body } = await bench.http.post('/api/gauge/measure').send({ loftDeg: 45 }).expect(422);
     expect(JSON.stringify(body)).toContain('No simulated gauge');
     await bench.http.post('/api/gauge/measure').send({ loftDeg: 'steep' }).expect(400);

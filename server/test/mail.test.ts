@@ -49,7 +49,7 @@ describe('where a mail service is named', () => {
     expect(linkIn(post.letters.at(-1)!.text)).toBe((body as { url: string }).url);
   });
 
-  it('a name adds no line to the head of a letter, and nobody to those it goes to', async () => {
+  it('a name adds no line to the header of a letter, and no recipient', async () => {
     const before = post.letters.length;
     const answer = await door.owner.post('/people/invite', {
       name: 'Eve\r\nBcc: all@van.example',
@@ -85,7 +85,7 @@ describe('where a letter cannot be sent', () => {
     await refusing.close();
   });
 
-  it('and where no service is named, nobody is told that one was sent', async () => {
+  it('and where no service is named, no one is told that one was sent', async () => {
     const without = await signInServer();
     const { body } = await without.owner
       .post('/people/invite', { name: 'Ann Berg', email: 'ann@van.example', role: 'rep' })

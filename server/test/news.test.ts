@@ -69,7 +69,7 @@ async function cable(): Promise<{
   };
 }
 
-it('a line that was cut without a word is found out and taken up again, and whoever listens is told that some went by', async () => {
+it('a connection that was cut silently is noticed and opened again, and listeners are told that some events were missed', async () => {
   const bench = await workbench();
   const line = await cable();
   const news = listenForNews(line.url, pino({ level: 'silent' }), {

@@ -54,7 +54,7 @@ describe('changes that meet', () => {
     }
   });
 
-  it('two clubs edited in opposite order: one is done and the other is told, never a fault', async () => {
+  it('two clubs edited in opposite order: one is done and the other is refused, never an error', async () => {
     const playerId = await bench.player();
     const [a, b] = [await bench.club(playerId, 'a'), await bench.club(playerId, 'b')];
     for (let version = 1; version <= 12; version++) {
@@ -66,7 +66,7 @@ describe('changes that meet', () => {
     }
   });
 
-  it('a row somebody holds for too long: 503 that says when to come again, and nothing is half done', async () => {
+  it('a row that is locked for too long: 503 that says when to try again, and nothing is half done', async () => {
     const playerId = await bench.player();
     const clubId = await bench.club(playerId, '7 iron');
     let release = () => undefined as void;
@@ -306,7 +306,7 @@ describe('clocks', () => {
     expect(tooFar.body.message).toContain('in the future');
   });
 
-  it('one that has come to its day stands, without anybody touching the club', async () => {
+  it('one whose day has come is in force, without any change to the club', async () => {
     const playerId = await bench.player();
     const clubId = await bench.club(playerId, '7 iron', [on('lieDeg', 60, await day(-3))]);
     await bench.sheet(playerId);

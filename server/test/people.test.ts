@@ -64,7 +64,7 @@ describe('the first person', () => {
 });
 
 describe('signing in', () => {
-  it('says the same of a wrong password and of an address nobody has, and lets neither in', async () => {
+  it('says the same of a wrong password and of an unknown address, and lets neither in', async () => {
     const stranger = door.browser('198.51.100.20');
     const wrong = await stranger.post('/sign-in', { email: door.ownerEmail, password: 'not the password' });
     const nobody = await stranger.post('/sign-in', {
@@ -115,7 +115,7 @@ describe('signing in', () => {
     expect(headers['strict-transport-security']).toMatch(/max-age=\d{7,}/);
   });
 
-  it('holds up whoever guesses, and not the rightful person at an address they were at before', async () => {
+  it('slows down guessing, but not the owner at an address they used before', async () => {
     const { email } = await door.invited('rep');
     const home = door.browser('198.51.100.30');
     await home.signIn(email);
@@ -174,7 +174,7 @@ describe('a password', () => {
     },
   );
 
-  it('is held to that when it is changed too', async () => {
+  it('applies when it is changed too', async () => {
     const { browser } = await door.invited('rep');
     const asked = { current: PASSWORD, next: 'iloveyou123456' };
     const { body } = await browser.post('/account/password', asked).expect(400);
@@ -391,7 +391,7 @@ describe('people', () => {
   });
 });
 
-describe('what is noted', () => {
+describe('the audit log', () => {
   it('is read by owners, of sign-ins, roles, invitations and refusals', async () => {
     const { email, personId } = await door.invited('assistant');
     await door.browser('203.0.113.77').post('/sign-in', { email, password: 'wrong' }).expect(401);
@@ -438,7 +438,7 @@ describe('row-level security', () => {
     expect(await count({ key: door.ownerEmail }, 'person')).toBe(1);
   });
 
-  it('holds for every table that hangs on a player, where somebody sees some players only', async () => {
+  it('holds for every table that hangs on a player, for a person who sees some players only', async () => {
     const tables = await asTableOwner(inject('ownerUrl'), (owner) =>
       owner.em.fork().execute<{ name: string; ofPlayers: boolean }[]>(
         `select c.relname as name, exists (select 1 from pg_policy where polrelid = c.oid and polname = 'own_players') as "ofPlayers"

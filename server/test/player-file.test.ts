@@ -32,7 +32,7 @@ const linesOf = (file: string) =>
     .map((line) => JSON.parse(line) as Line);
 const fileOf = (lines: readonly Line[]) => lines.map((line) => `${JSON.stringify(line)}\n`).join('');
 
-describe('a player taken out as a file and brought in elsewhere', () => {
+describe('a player exported as a file and imported elsewhere', () => {
   it('is there with everything, each of the demo', async () => {
     const players = (await rosterOf(rep)).map(({ player }) => player);
     expect(players.length).toBeGreaterThan(3);
@@ -47,7 +47,7 @@ describe('a player taken out as a file and brought in elsewhere', () => {
     expect(JSON.stringify((await rep.get('/audit').expect(200)).body)).toContain('player.jsonl');
   });
 
-  it('and taken out from there, it is the same file, but for ids and the word that it was brought in', async () => {
+  it('and exported from there, it is the same file, except for ids and the note that it was imported', async () => {
     const first = await takenOut(rep, DAVOR);
     const copy = await broughtIn(first);
     const plain = (file: string) =>
@@ -95,7 +95,7 @@ describe('a player taken out as a file and brought in elsewhere', () => {
   });
 });
 
-describe('a file that is no player, or not a whole one', () => {
+describe('a file that is not a player, or not a complete one', () => {
   let lines: Line[];
   beforeAll(async () => {
     lines = linesOf(await takenOut(rep, MAREN));

@@ -15,7 +15,7 @@ describe('what a player wants of every choice', () => {
     clubId = await bench.club(playerId, '5 wood', [carry(195)]);
   });
 
-  it('is nothing until somebody says so, is kept with the player, and undone', async () => {
+  it('is empty until it is set, is kept with the player, and undone', async () => {
     expect((await player()).preferences).toBeNull();
     const preferences = { ...DEFAULT_PREFERENCES, limit: 11, never: [clubId], comfort: { [clubId]: -0.2 } };
     const { change } = await bench.done([

@@ -57,7 +57,7 @@ describe('a print run', () => {
     await bench.http.get(`/api/print.pdf?players=${players[0]}&papers=swaps`).expect(400);
   });
 
-  it('refuses what cannot be by its field, and knows nobody of another workspace', async () => {
+  it('refuses what cannot be by its field, and knows no one from another workspace', async () => {
     const bad = (query: string, status: number) => bench.http.get(`/api/print.pdf?${query}`).expect(status);
     expect(JSON.stringify((await bad('papers=sheet', 400)).body)).toContain('players');
     expect(JSON.stringify((await bad(`players=${players[0]}&papers=poster`, 400)).body)).toContain('papers');

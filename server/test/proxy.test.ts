@@ -109,7 +109,7 @@ function ask(method: string, where: string, body?: object, headers: Record<strin
 }
 
 describe('behind nginx, which ends TLS', () => {
-  it('somebody signs in by the name of the server, with a cookie for TLS alone; the address noted is theirs', async () => {
+  it('signing in by the name of the server sets a cookie for TLS alone; the address noted is theirs', async () => {
     const signedIn = await ask('POST', '/api/sign-in', { email: door.ownerEmail, password: PASSWORD });
     expect(signedIn.status).toBe(200);
     const [cookie] = ([] as string[]).concat(signedIn.headers['set-cookie'] ?? []);
@@ -121,7 +121,7 @@ describe('behind nginx, which ends TLS', () => {
     expect(sessions.find(({ current }) => current)!.address).toBe('127.0.0.1');
   });
 
-  it('whoever says they are somewhere else is not believed past the proxy', async () => {
+  it('a forged forwarding header is not believed past the proxy', async () => {
     const signedIn = await ask(
       'POST',
       '/api/sign-in',

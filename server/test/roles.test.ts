@@ -97,7 +97,7 @@ describe('the list of routes', () => {
     expect(names.filter((name) => !there.has(name))).toEqual([]);
   });
 
-  it('refuses what is not in it before anybody is asked who they are', async () => {
+  it('refuses what is not in it before authentication', async () => {
     await request(door.app).get('/api/nothing').expect(404);
     await request(door.app).delete('/api/players').expect(404);
   });

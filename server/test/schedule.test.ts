@@ -491,7 +491,7 @@ describe('the forecast', () => {
     expect(mean(await ask(desert, 12))).toBeGreaterThan(mean(first) + 8);
   });
 
-  it('that never comes is said so, in time; so are no service, nonsense, and a course nobody has placed', async () => {
+  it('that never arrives is reported, in time; so are no service, nonsense, and a course without a position', async () => {
     const bench = await workbench();
     const id = await withCourse(bench);
     const from = '/forecast?from=2026-12-04&days=2';

@@ -211,7 +211,7 @@ describe('a season', () => {
     ]);
   });
 
-  it('is in the calendar of everybody, as each player’s own; somebody else’s van is not', async () => {
+  it('is in the calendar of everybody, as each player’s own; another van is not', async () => {
     const span = { from: '2027-01-01', to: '2027-12-31', today: '2027-01-02' };
     const asked = `from=${span.from}&to=${span.to}&today=${span.today}`;
     const page = (await bench.http.get(`/api/calendar?${asked}`).expect(200)).body as CalendarPage;

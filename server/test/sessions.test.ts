@@ -224,7 +224,7 @@ describe('a session by hand', () => {
       .expect(400);
   });
 
-  it('of two people editing one session the second is told what the first saved', async () => {
+  it('of two people editing one session the second is shown what the first saved', async () => {
     const { sessionId } = await opened();
     const other = workbenchIn(bench.orm, bench.workspaceId, 'Maren');
     await other.done([{ do: 'editSession', sessionId, version: 1, set: { ball: 'Perl 5' } }]);
@@ -295,7 +295,7 @@ describe('a launch monitor’s file', () => {
     '2026-11-19 09:00:00,8 Iron,113.9,18.2,7900,160.1,0',
   ];
 
-  it('may have no line of heads; lines that sum its shots up are none of them', async () => {
+  it('may have no header line; lines that sum its shots up are not shots', async () => {
     const me = await bench.player();
     await bench.club(me, '7 iron');
     const list = ['7 iron,151', '7 iron,149', '7 iron,150', 'Average,150'].join('\n');
@@ -469,7 +469,7 @@ describe('a launch monitor’s file', () => {
     expect(await report(send(me, body, text))).toMatchObject({ taken: 0, duplicates: 3 });
   });
 
-  it('refuses what is no order, no table, too large, or of another type, and writes nothing', async () => {
+  it('refuses an invalid order, an invalid table, too large a file, or another type, and writes nothing', async () => {
     const post = (query: string, type: string, body: string) =>
       bench.http
         .post(`/api/players/${playerId}/strikes/import?${query}`)

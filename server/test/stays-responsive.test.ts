@@ -127,7 +127,7 @@ describe('a file made to be slow', () => {
     await bench.http.get('/api/players').expect(200);
   });
 
-  it('a locker of ten years is taken in again by looking readings up, not by searching for each', async () => {
+  it('a locker of ten years is imported again by looking readings up, not by searching for each', async () => {
     const start = Date.UTC(2016, 0, 1);
     const clubs = Array.from({ length: 6 }, (_one, c) => ({
       id: newId(),
@@ -257,7 +257,7 @@ describe('the database', () => {
     await until(async () => (await http.get('/api/health')).status === 200);
   });
 
-  it("whose disk is full, that meets itself, or is nobody's any more, is told from a fault of ours", () => {
+  it('whose disk is full, that meets itself, or is no longer a primary, is distinguished from a fault of ours', () => {
     expect(databaseState({ code: '53100', message: 'could not extend file' })).toBe('full');
     expect(databaseState({ message: 'x', cause: { code: 'ENOSPC' } })).toBe('full');
     expect(databaseState({ code: '40P01' })).toBe('busy');
@@ -366,7 +366,7 @@ describe('streams', () => {
     await until(() => heard >= shots);
   });
 
-  it('a weather service that never ends, or sends elsewhere, is told so', async () => {
+  it('a weather service that never ends, or sends elsewhere, is reported', async () => {
     const place = { name: 'Skarvoy', latitudeDeg: 60, longitudeDeg: 5, altitudeM: 6 };
     const endless = await listening(
       createServer((_request, response) => {
@@ -401,7 +401,7 @@ describe('streams', () => {
     expect(asked).toBe(0);
   });
 
-  it('work nobody waits for any more leaves its queue', async () => {
+  it('work that no client waits for any more leaves its queue', async () => {
     const spin = new URL('./spin-task.ts', import.meta.url);
     const gone = new AbortController();
     const running = Array.from({ length: 6 }, () =>

@@ -45,7 +45,7 @@ describe('a change taken back', () => {
     ).toEqual({ value: [{ ...event, name: 'Thursday' }] });
   });
 
-  it('leaves what it would be if it had never been, whenever nobody wrote over it', () => {
+  it('leaves what it would be if it had never been, whenever it was not written over', () => {
     const fields = ['bagId', 'after', 'notes'] as const;
     const values = {
       bagId: ['a', 'b', null],

@@ -97,7 +97,7 @@ describe('the user of this machine', () => {
     });
   };
 
-  it('is let in by the demo; nobody is who comes by another name, through a proxy, or with an ended session', async () => {
+  it('is let in by the demo; no one is who comes by another name, through a proxy, or with an ended session', async () => {
     const app = await machine();
     await request(app).get('/api/players').expect(200);
     await request(app).get('/api/players').set('host', 'van.example').expect(401);
@@ -151,7 +151,7 @@ describe('what is sent to break it', () => {
     expect(({} as { isAdmin?: boolean }).isAdmin).toBeUndefined();
   });
 
-  it('heads that never end hold a socket no longer than they may', async () => {
+  it('headers that never end hold a socket only as long as allowed', async () => {
     // The server's own limits are 15 s and 240 s; these are the same, sooner.
     const checked = createServer(
       { connectionsCheckingInterval: 50, headersTimeout: 300, requestTimeout: 600 },
@@ -241,7 +241,7 @@ describe('what goes out', () => {
 });
 
 describe('the devices of a van', () => {
-  it('are its own: nobody in another workspace hears its gauge or has it measure', async () => {
+  it('are its own: no one in another workspace hears its gauge or has it measure', async () => {
     const { orm, workspaceId } = await workbench();
     const listeners: ((reading: GaugeReading | null) => void)[] = [];
     const gauge = {

@@ -87,7 +87,7 @@ describe('a usual bag', () => {
     );
   });
 
-  it('refuses a make-up nobody carries, and names the part', () => {
+  it('refuses an impossible make-up, and names the part', () => {
     expect(() => usualBag({ ...USUAL_MAKE_UP, hybrids: 9 })).toThrow(
       'hybrids must be a whole number between 0 and 3',
     );

@@ -72,7 +72,7 @@ describe('what balls will tell', () => {
     expect(shrunk[2]).toBeLessThan(shrunk[3]!);
   });
 
-  it('a carry nobody told is as unknown as the curve, a measured one as its shots', () => {
+  it('an unknown carry is as uncertain as the curve, a measured one as its shots', () => {
     const [stated, unknown, measured] = carryCovariance([
       club('7', 'iron', 32, 160),
       club('5', 'iron', 25, undefined),
@@ -128,7 +128,7 @@ describe('the next basket', () => {
     expect(found.gain).toBeGreaterThan(0.85 * best);
   });
 
-  it('asks for the clubs nobody has told of, not for those that are known', () => {
+  it('asks for the clubs that are not known, not for those that are', () => {
     const clubs = [
       club('Driver', 'driver', 10.5, 240, { shots: 80, spreadYd: 14 }),
       club('5 iron', 'iron', 25, undefined),
@@ -228,7 +228,7 @@ describe('the next basket', () => {
     expect(() => basketFor(short(strongSetWedge(), '7 iron', 'PW'), balls)).toThrow('balls');
   });
 
-  it('tries the partial that would fill a step at fault, where nobody has one', () => {
+  it('tries the partial that would fill a step at fault, where the player has none', () => {
     const clubs = short(strongSetWedge(), '8 iron', '9 iron', 'PW', '56', '60');
     const open = openShots(
       clubs,
@@ -282,7 +282,7 @@ describe('its words', () => {
   });
 });
 
-describe('a shot that has told enough', () => {
+describe('a shot that is known well enough', () => {
   const line = { nowM: 10, thenM: 4.5, balls: 12 };
 
   it('is done sooner by a player who hits it evenly', () => {

@@ -44,7 +44,7 @@ describe('a ticket that is handed in', () => {
     expect(readings.every(({ takenOn }) => takenOn === '2026-11-20')).toBe(true);
   });
 
-  it('holds nothing against what nobody measured, and makes nothing up for it', () => {
+  it('does not count what was not measured, and invents nothing for it', () => {
     const { readings, misses } = finishTicket([{ key: 'swingWeight', value: 'D4' }], [], '2026-11-20');
     expect(misses).toEqual([]);
     expect(readings).toEqual([]);
@@ -107,7 +107,7 @@ describe('a check with a gauge', () => {
     expect(of(46)).toBe('off');
   });
 
-  it('holds a loft nobody set against its stamp, and a lie nobody set against nothing', () => {
+  it('compares a loft that was never set with its stamp, and a lie that was never set with nothing', () => {
     expect(gaugeCheck(on({ loftStampedDeg: 44, loftMeasuredDeg: 45 }), 'loft')).toMatchObject({
       offDeg: 1,
       verdict: 'off',
@@ -195,7 +195,7 @@ describe('worn grooves', () => {
     expect(amateur.dueWeeks).toBeGreaterThan(26);
   });
 
-  it('are not spoken of where no date recorded, or there is no wedge', () => {
+  it('are not mentioned where no date is recorded, or there is no wedge', () => {
     expect(grooveWear({ kind: 'wedge', spec: on({ loftStampedDeg: 58 }) }, '2026-03-02')).toBeUndefined();
     expect(grooveWear({ kind: 'fairway', spec: wedge({}).spec }, '2026-03-02')).toBeUndefined();
     // Nobody counted: three a round, and said to be assumed.

@@ -75,7 +75,7 @@ describe('a club as it was', () => {
     );
   });
 
-  it('what nobody had written down then is told, not guessed; another word for the stamp is no bend', () => {
+  it('what was not recorded then is reported, not guessed; another word for the stamp is not a bend', () => {
     const plan = clubPutBack('wedge', of({ leadG: 4, grip: 'Moos' }), of({ grip: 'Moos' }), TODAY);
     expect(plan).toEqual({ readings: [], jobs: [], unknown: ['leadG'] });
     const stamp = clubPutBack('wedge', of({ loftStampedDeg: 53 }), of({ loftStampedDeg: 54 }), TODAY);

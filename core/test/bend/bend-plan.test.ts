@@ -82,7 +82,7 @@ describe('a bend plan', () => {
     for (const plan of plans) expect(plan.bends.map(({ clubId }) => clubId)).not.toContain('PW');
   });
 
-  it('says what stands in the way: carries nobody knows, or partial shots that bridge', () => {
+  it('says what prevents it: unknown carries, or partial shots that bridge', () => {
     const lofts = strongSetWedge().map((one) => (one.shots.full ? { ...one, shots: {} } : one));
     const placed = planFor(
       placedClubs([...lofts.slice(0, 1), ...strongSetWedge().slice(1, 2), ...lofts.slice(2)]),

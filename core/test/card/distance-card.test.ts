@@ -90,7 +90,7 @@ describe('a card for a pocket', () => {
     });
   });
 
-  it('names the step nobody covers, and none where every step is even', () => {
+  it('names the step that no club covers, and none where every step is even', () => {
     expect(ask(bag).uncovered.map(({ upperId, lowerId }) => `${upperId} ${lowerId}`)).toEqual(
       gaps(bag)
         .steps.filter(({ word }) => word === 'wide')
@@ -116,7 +116,7 @@ describe('a card for a pocket', () => {
     });
   });
 
-  it('lofts without carries hang at their modelled place, told apart; one club, a putter, nothing at all: no complaint', () => {
+  it('lofts without carries hang at their modelled place, marked as such; one club, a putter, nothing at all: no complaint', () => {
     const lofts = [28, 32, 36].map((deg) => club(`${deg}`, 'iron', deg, undefined));
     const known = club('7', 'iron', 34, 160);
     const card = ask([known, ...lofts]);
@@ -145,7 +145,7 @@ describe('a card for a pocket', () => {
     expect(odd!.perfectM).toBeUndefined();
   });
 
-  it('says whose swing is slower than the tables the flights are held to: not the tour’s, nor the women’s tour’s', () => {
+  it('says whose swing is slower than the tables the flights are checked against: not the tour’s, nor the women’s tour’s', () => {
     const slowOf = (share: number) =>
       ask(
         bag.map((one) => ({

@@ -128,7 +128,7 @@ describe('the launch behind a carry', () => {
     );
   });
 
-  it('refuses a carry nobody reaches', () => {
+  it('refuses an impossible carry', () => {
     expect(() => launchOfShot('wedge', 60, 300, airOf(BASELINE))).toThrowError(
       'carryM is farther than any wedge of 60 degrees carries',
     );

@@ -193,7 +193,7 @@ describe('the cheapest choice', () => {
     ).toBeUndefined();
   });
 
-  it('told to stop it gives what it has, unproved, with what is left to prove', () => {
+  it('when stopped it gives what it has, unproved, with what is left to prove', () => {
     const model = randomModel(77, { clubs: 30, needs: 150, limit: 14 });
     const whole = choose(model)!;
     const early = choose(model, { stop: () => true })!;

@@ -70,7 +70,7 @@ describe('a wedge or short iron swung less than full', () => {
     }
   });
 
-  it('a club somebody wrote a part swing down for is never the worse for it', () => {
+  it('a club with a recorded part swing is never the worse for it', () => {
     const practised = {
       ...wedge,
       shots: {
@@ -84,7 +84,7 @@ describe('a wedge or short iron swung less than full', () => {
       );
   });
 
-  it('whoever wrote down full carries alone gets home from inside the shortest club without playing back and forth', () => {
+  it('a player with full carries alone reaches the green from inside the shortest club without playing back and forth', () => {
     const day: RoundDay = {
       course: { tees: ['Back'], holes: Array.from({ length: 9 }, () => usualHole(4, [330])), altitudeM: 0 },
       tee: 0,

@@ -105,7 +105,7 @@ describe('a round as its bag is chosen', () => {
     );
   });
 
-  it('a bag costs the same told as a bag of any clubs and as one of the locker’s', () => {
+  it('a bag costs the same as a bag of any clubs and as one of the locker’s', () => {
     const answer = chooseBag(choosingOfRound(plain, rules), 0)!;
     expect(costOfBag(plain, rules)(plain.clubs.filter(({ id }) => answer.best.ids.includes(id)))).toBeCloseTo(
       answer.best.strokes,
@@ -157,7 +157,7 @@ describe('what would change the bag on the morning', () => {
   });
   const wished = { ...rules, preferences: asked.preferences };
 
-  it('is told with what it gains, at least what is worth opening the boot for, and is the best bag of such a day', async () => {
+  it('comes with what it gains, at least what is worth opening the boot for, and is the best bag of such a day', async () => {
     const best = chooseBag(choosingOfRound(roundChoosing(asked), wished), 0)!.best.ids;
     const triggers = await dayTriggers(asked, wished, best);
     expect(best).toContain('high');
@@ -183,7 +183,7 @@ describe('what would change the bag on the morning', () => {
     );
   });
 
-  it('ends at once where it is told to, with what it has', async () => {
+  it('ends at once when stopped, with what it has', async () => {
     expect(await dayTriggers(asked, wished, ['high'], () => false)).toEqual([]);
   });
 });

@@ -147,7 +147,7 @@ describe('where a shot leaves the ball', () => {
     );
   });
 
-  it('a strong wood is for the tee, a driver off the ground for nobody', () => {
+  it('a strong wood is for the tee; a driver is not hit off the ground', () => {
     const shot = { carryM: 220, totalM: 235, spreadM: 6, source: 'measured' as const };
     const off = (lie: ShotDemand['lie'], kind: 'fairway' | 'driver', loftDeg: number) =>
       strokesFor(green(235, { lie }), { kind, loftDeg }, 'full', shot);
@@ -210,7 +210,7 @@ describe('soles and putters', () => {
     expect(playingBounceDeg(wedge(12, 'wide sole'))).toBe(14);
     expect(playingBounceDeg(wedge(8, 'heel and toe relief'))).toBe(6);
   });
-  it('who plays low bounce everywhere pays nothing for it; nothing is charged on a tee, for an iron, or for a bounce nobody knows', () => {
+  it('who plays low bounce everywhere pays nothing for it; nothing is charged on a tee, for an iron, or for an unknown bounce', () => {
     expect(soleStrokes(wedge(4), 'sand', soft, 'low')).toBe(0);
     expect(soleStrokes(wedge(14), 'sand', soft, 'low')).toBeGreaterThan(0);
     expect(soleStrokes(wedge(10), 'fairway', soft, 'middle')).toBe(0);
@@ -290,7 +290,7 @@ describe('preferences', () => {
       gamerIds,
       ...more,
     });
-  it("trust, change and money are prices; an event's limits are rules nobody's love is over", () => {
+  it("trust, change and money are prices; an event's limits are rules that no trust overrides", () => {
     const prices = rules({ changeStrokes: 0.05, comfort: { '4 iron': 0.3 }, strokesPerHundred: 0.1 }).prices;
     expect(prices['4 iron']).toBeCloseTo(0.05 - 0.3, 9);
     expect(prices['Long driver']).toBeCloseTo(0.05 + 0.4, 9);

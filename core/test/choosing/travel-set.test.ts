@@ -75,7 +75,7 @@ describe('the clubs that travel', () => {
       { numRuns: 25, seed: 7 },
     );
   });
-  it('are told before they are proved with a bound that no set is under, and that only rises', () => {
+  it('are reported before they are proved, with a lower bound that only rises', () => {
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 5000 }), (seed) => {
         const all = scenarios(seed, 3, 8, 4);

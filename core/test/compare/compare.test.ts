@@ -82,7 +82,7 @@ describe('longer wins', () => {
 });
 
 describe('matches the old one', () => {
-  it('asks carry, apex and spin, and is no race', () => {
+  it('asks carry, apex and spin, and is not a race', () => {
     expect(wordOf([build('old', 1, 60, 157), build('new', 2, 60, 157.4)], 'matches').word).toBe('matches');
     const longer = wordOf([build('old', 1, 40, 157), build('new', 2, 40, 168)], 'matches');
     expect(longer).toMatchObject({ word: 'does not match', open: ['carryM'] });
@@ -90,7 +90,7 @@ describe('matches the old one', () => {
     expect(spinny).toMatchObject({ word: 'does not match', open: ['spinRpm'] });
     expect(pairSentence(spinny, 'new', 'old', 'm')).toMatch(/does not match old: spin \+\d+ rpm/);
   });
-  it('ten shots are no proof', () => {
+  it('ten shots prove nothing', () => {
     const pair = wordOf(
       [build('old', 1, 10, 157, { spread: 5 }), build('new', 2, 10, 158, { spread: 5 })],
       'matches',
@@ -146,7 +146,7 @@ describe('each task has its own measure', () => {
     expect(wishOf(wordOf([low, high], 'holds'))).toBe('met');
   });
 
-  it('one that runs a little farther and holds the green is no fault; one that stops sooner and does not hold it is no success', () => {
+  it('one that runs a little farther and holds the green is not an error; one that stops sooner and does not hold it is not a success', () => {
     const [steep, steeper] = [
       launched('a', { launch: 17, spin: 5600 }),
       launched('b', { launch: 19, spin: 6400, seed: 2 }),

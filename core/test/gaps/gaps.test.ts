@@ -462,7 +462,7 @@ describe('an even bag', () => {
     );
   });
 
-  it('in small steps of 5 yd is no row of overlaps; two clubs of one carry in it are one', () => {
+  it('in small steps of 5 yd is not a row of overlaps; two clubs of one carry in it are one', () => {
     const small = Array.from({ length: 12 }, (_one, i) => club(`${i}`, 'iron', undefined, 115 - 5 * i));
     expect(gaps(small).faults).toBe(0);
     expect(
@@ -481,7 +481,7 @@ describe('an even bag', () => {
 describe('a bag that is half known', () => {
   const half = strongSetWedge().map((one, i) => (i % 5 === 0 ? one : { ...one, shots: {} }));
 
-  it('three carries of thirteen give twelve steps, no false hole, and say whose carry is not told', () => {
+  it('three carries of thirteen give twelve steps, no false gap, and say whose carry is not known', () => {
     const report = gaps(placedClubs(half));
     expect(report.steps).toHaveLength(12);
     expect(report.unplaced).toEqual([]);
@@ -567,7 +567,7 @@ describe('a bag that is half known', () => {
 });
 
 describe('a player’s own way of spacing', () => {
-  it('exact 6° wedges under even lofts 6° are no fault, whatever they carry', () => {
+  it('exact 6° wedges under even lofts 6° are not a fault, whatever they carry', () => {
     const bag = [
       club('PW', 'iron', 46, 130),
       club('52', 'wedge', 52, 112),
@@ -596,7 +596,7 @@ describe('a player’s own way of spacing', () => {
   });
 });
 
-describe('a step somebody wants', () => {
+describe('a step the player wants', () => {
   const tens = [220, 210, 200, 190, 180, 170, 160].map((carry, i) =>
     club(`c${i}`, 'iron', 20 + 4 * i, carry),
   );

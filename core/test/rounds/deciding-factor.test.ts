@@ -127,7 +127,7 @@ describe('what decided, in words', () => {
     for (const sentence of sentences) expect(sentence).toMatch(/^[A-Z].*\.$/);
   });
 
-  it('a sole is told with its bounce and the ground’s', () => {
+  it('a sole is named with its bounce and the ground’s', () => {
     expect(factorSentence({ code: 'bounce', strokes: 0.1, bounceDeg: 12.4, wantedDeg: 6 })).toBe(
       'Its sole plays with 12° of bounce, and this ground asks for about 6°.',
     );

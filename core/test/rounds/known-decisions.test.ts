@@ -125,7 +125,7 @@ describe('decisions everybody knows', () => {
     expect(['3 hybrid', '3 iron']).toContain(locker(bag).leastMissed(bag));
   });
 
-  it('nobody leaves the driver, the putter or every wedge at home', () => {
+  it('no player leaves the driver, the putter or every wedge at home', () => {
     for (const bag of [
       strongSetWedge(),
       // A 180-yard hitter.
@@ -164,7 +164,7 @@ describe('decisions everybody knows', () => {
     expect(ids.filter((id) => ['52', '56', '60'].includes(id)).length).toBeGreaterThan(1);
   });
 
-  it('from lofts and three carries: a gap wedge comes in for a club of the long end, and for none whose carry is told', () => {
+  it('from lofts and three carries: a gap wedge comes in for a club of the long end, and for none whose carry is known', () => {
     const told = ['Driver', '7 iron', 'PW'];
     const bag = strongSetWedge().map((one) => (told.includes(one.name) ? one : { ...one, shots: {} }));
     const all = [...bag, club('48', 'wedge', 48, undefined)];
@@ -176,7 +176,7 @@ describe('decisions everybody knows', () => {
     expect(['3 wood', '5 wood', 'Hybrid', '5 iron']).toContain(swap?.outId);
   });
 
-  it('a gap wedge nobody has hit comes in for one of two clubs two yards apart', () => {
+  it('a gap wedge that was never hit comes in for one of two clubs two yards apart', () => {
     const untold = ['4 iron', '5 iron', '6 iron', '8 iron', '9 iron', '50', '60'];
     const clubs = [
       club('Driver', 'driver', 10.5, 205),
@@ -232,7 +232,7 @@ describe('decisions everybody knows', () => {
     expect(out.some((isOut, i) => isOut && out[i + 1])).toBe(false);
   });
 
-  it('a locker without a putter has its bag all the same, and is told so', () => {
+  it('a locker without a putter has its bag anyway, with a remark', () => {
     const clubs = strongSetWedge().filter(({ kind }) => kind !== 'putter');
     expect([...locker(clubs).chosen()].sort()).toEqual(idsOf(clubs).sort());
     expect(lockerFindings(clubs)).toEqual([{ code: 'no putter', clubIds: [] }]);

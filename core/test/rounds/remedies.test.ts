@@ -40,7 +40,7 @@ function asked(bag: readonly LadderClub[], leftOut: readonly LadderClub[] = [], 
   return { found, costOf, inBag, kind: (kind: Remedy['kind']) => found.find((one) => one.kind === kind) };
 }
 
-it('a usual bag with one known carry is not told to turn a sleeve or bend: its carries are not known', () => {
+it('a usual bag with one known carry is not advised to turn a sleeve or bend: its carries are not known', () => {
   const clubs = usualBag(USUAL_MAKE_UP).map(({ name, kind, loftDeg }): LadderClub => ({
     id: name,
     name,
@@ -124,7 +124,7 @@ describe('remedies for a gap under a strong set wedge', () => {
     expect(remedyWords(learn, (id) => id, 'yd')).toMatch(/PW at 113 yd$/);
   });
 
-  it('never teach a soft shot with a club whose full one nobody has told', () => {
+  it('never teach a soft shot with a club whose full one is not known', () => {
     const modelled = strongSetWedge().map((one) =>
       one.name === 'PW'
         ? { ...one, shots: { full: { ...one.shots.full!, source: 'modelled' as const } } }
@@ -154,7 +154,7 @@ describe('remedies for a gap under a strong set wedge', () => {
 });
 
 describe('a bag there is nothing wrong with', () => {
-  it('is offered no soft driver, and no club that nobody could tell from what is there', () => {
+  it('is offered no soft driver, and no club that hardly differs from an owned one', () => {
     const even = strongSetWedge().map((one) =>
       one.name === 'PW' ? { ...one, loftDeg: 46 } : one.name === '52' ? { ...one, loftDeg: 51 } : one,
     );

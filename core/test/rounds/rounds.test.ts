@@ -42,7 +42,7 @@ describe('the wind of a hole', () => {
     expect(windOnHole(air, hole(4, 380, { bearingDeg: 0 }), 0).windFromDeg).toBe(270);
   });
 
-  it('of holes nobody has turned to the compass goes round evenly', () => {
+  it('of holes without a bearing goes round evenly', () => {
     const bearings = Array.from({ length: 18 }, (_one, i) => bearingOf({ bearingDeg: null }, i)).sort(
       (a, b) => a - b,
     );

@@ -31,7 +31,7 @@ describe('what may be done to a bag, by what the player wants', () => {
     expect(swaps()[0]).toMatchObject({ inId: '50' });
   });
 
-  it('sells nobody what is in the locker, by whatever name', () => {
+  it('never sells what is in the locker, by whatever name', () => {
     expect(remediesWith().filter(({ kind }) => kind === 'buy')).toEqual([]);
   });
 

@@ -27,7 +27,7 @@ const weightOf = (needs: readonly ShotDemand[], which: (demand: ShotDemand) => b
   needs.filter(which).reduce((sum, { weight }) => sum + weight, 0);
 
 describe('a usual round', () => {
-  it('has fourteen drives and four par threes, whoever plays it', () => {
+  it('has fourteen drives and four par threes for every player', () => {
     fc.assert(
       fc.property(
         fc.double({ min: 90, max: 320, noNaN: true }),
@@ -66,7 +66,7 @@ describe('a usual round', () => {
     expect(Math.abs(weightOf(needs, ({ lie }) => lie.includes('rough')) - played.rough)).toBeLessThan(1);
   });
 
-  it('moves without a jump: a yard more of driver is no other round', () => {
+  it('moves without a jump: a yard more of driver is not another round', () => {
     for (let reachM = 118; reachM < 275; reachM += 13) {
       const [one, other] = [usualRound(reachM, 6), usualRound(reachM + 1, 6)];
       expect(Math.abs(one.strokes - other.strokes)).toBeLessThan(0.1);

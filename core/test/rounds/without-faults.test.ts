@@ -42,7 +42,7 @@ describe('the price of a bag without a fault', () => {
     expect(chooseBag(choosingOfRound(round, again), 0)!.best.ids).toEqual(sound.ids);
   });
 
-  it('is not told where there is no fault, or nothing in the locker fixes one', () => {
+  it('is not given where there is no fault, or nothing in the locker fixes one', () => {
     const even = [300, 282, 264, 246, 228, 210, 192, 174, 156, 138].map((yd, i) =>
       club(String(i), i === 0 ? 'driver' : 'iron', 10 + i * 4, yd * 0.9144),
     );

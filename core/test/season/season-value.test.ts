@@ -164,7 +164,7 @@ describe('what bags are worth over a season', () => {
     expect(worth.every(({ strokes }) => strokes > -1e-9)).toBe(true);
   });
 
-  it('is nothing to be had for whoever plays the best bag already, and wider the less is known', async () => {
+  it('is nothing for a player who already plays the best bag, and wider the less is known', async () => {
     const best = (await seasonValue([rounds[0]!], gamerIds, { draws: 1 })).rounds[0]!.bestIds;
     const value = await seasonValue([rounds[0]!], best, { draws: 6 });
     expect(value.changed.strokes).toBeCloseTo(0, 9);
@@ -180,7 +180,7 @@ describe('what bags are worth over a season', () => {
     expect(width(measured)).toBeLessThan(width(stated));
   });
 
-  it('tells how far it is, stops when told to, and is the same again', async () => {
+  it('reports progress, stops when asked, and is the same again', async () => {
     const shares: number[] = [];
     const whole = await seasonValue([rounds[0]!], gamerIds, {
       draws: 3,

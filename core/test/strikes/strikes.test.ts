@@ -101,7 +101,7 @@ describe('a strike is filled in by the flight model', () => {
     expect(atBaseline.offlineM).toBe(8);
   });
 
-  it('nothing to go by is refused by name, and so is a flight nobody makes', () => {
+  it('nothing to go by is refused by name, and so is an impossible flight', () => {
     expect(() => completeStrike({ launchDeg: 12 }, SEVEN, airsOf(USUAL, USUAL))).toThrow(InvalidInputError);
     expect(() => completeStrike({ carryM: 400 }, SEVEN, airsOf(USUAL, USUAL))).toThrow(/carryM/);
   });
@@ -175,7 +175,7 @@ describe('a summary', () => {
     expect(outliersOf([])).toEqual([]);
   });
 
-  it('a side nobody said anything of is unknown, not straight', () => {
+  it('a side that was not recorded is unknown, not straight', () => {
     const straight = completeStrike({ carryM: 150 }, SEVEN, airsOf(USUAL, USUAL));
     const aside = completeStrike({ carryM: 150, offlineM: -6 }, SEVEN, airsOf(USUAL, USUAL));
     expect([straight.isSideKnown, aside.isSideKnown]).toEqual([false, true]);

@@ -63,7 +63,7 @@ describe('down the set', () => {
     expect(length!.points.every(({ leaves }) => !leaves)).toBe(true);
   });
 
-  it('says how a club is built otherwise than its set, and since when', () => {
+  it('says how a club is built differently from its set, and since when', () => {
     const set = changed('5', { shaft: 'Siv 107', shaftWeightG: 107 }, '2026-05-03');
     const found = builtOtherwise(set[1]!, set);
     expect(found.map(({ key, since }) => [key, since])).toEqual([

@@ -68,7 +68,7 @@ describe('what a wish is worth', () => {
     expect(best).toMatchObject({ buys: ['wish 48'], spent: 0 });
   });
 
-  it('does not buy what nobody knows the price of', () => {
+  it('does not buy what has no price', () => {
     expect(ask([wish('48', 'wedge', 48, null)], 1000).best!.buys).toEqual([]);
   });
 
@@ -114,7 +114,7 @@ describe('what a fitting or practice would make of a club', () => {
     expect(after.acrossM).toBeCloseTo(usual.acrossM * 0.8 * (256 / 250), 1);
   });
 
-  it('is a shot more, of its usual share where nobody says what it carries; nothing for a putter or no carry', () => {
+  it('is a shot more, of its usual share where its carry is not given; nothing for a putter or no carry', () => {
     const wedge = club('60', 'wedge', 60, 85);
     const { shots } = withExpectedShot(wedge, { shot: 'half' }, 10)!;
     expect(shots.half!.carryM).toBeCloseTo(yards(85) * 0.65, 1);
@@ -203,7 +203,7 @@ describe('what a fitting or practice would make of a club', () => {
     expect(head).toBeGreaterThanOrEqual(shaft! - 0.001);
   });
 
-  it('is not advised to be learnt where nobody could tell it, though it costs no money', () => {
+  it('is not advised to be learnt where no one could notice it, though it costs no money', () => {
     const nothing = change(bag.find(({ name }) => name === '60')!.id, { shot: 'soft' }, 0);
     const { advised } = ask([nothing, wish('48', 'wedge', 48, 150)], 200);
     expect(advised.buys).toEqual(['wish 48']);

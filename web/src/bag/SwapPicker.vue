@@ -123,7 +123,7 @@ function costWords(club: LadderClub): string {
   const costs = strokes.value?.[club.id];
   if (costs === undefined || !incoming.value) return '';
   return Math.abs(costs) < 0.01
-    ? 'no stroke'
+    ? 'costs nothing'
     : `${costs < 0 ? 'saves' : 'costs'} ${Math.abs(costs).toFixed(2)}`;
 }
 watch(
@@ -216,7 +216,7 @@ onMounted(() => input.value?.focus());
     </ul>
     <p class="small quiet">
       {{ strokes && incoming ? 'Strokes a usual round, the fewest first.' : 'Best for the ladder first.' }}
-      Enter takes it, Esc leaves it.
+      Enter chooses it, Esc cancels.
     </p>
   </NCard>
 </template>

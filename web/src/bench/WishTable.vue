@@ -28,7 +28,7 @@ const columns: readonly DataColumn<WishView>[] = [
   { id: 'state', head: 'State', value: ({ state }) => state },
   { id: 'price', head: 'Price', value: ({ price }) => price, align: 'right' },
   { id: 'gain', head: 'Gain a round', value: ({ id }) => props.gainOf(id), align: 'right' },
-  { id: 'out', head: 'In the place of', value: ({ id }) => props.outOf(id), isLong: true },
+  { id: 'out', head: 'Replaces', value: ({ id }) => props.outOf(id), isLong: true },
   { id: 'actions', head: 'More', isActions: true },
 ];
 function gainWords(wish: WishView): string {
@@ -38,7 +38,7 @@ function gainWords(wish: WishView): string {
   if (props.working) return '…';
   const gain = props.gainOf(wish.id);
   if (gain === undefined) return '–';
-  return gain < TIE_STROKES ? 'less than a tie' : `${gain.toFixed(2)} strokes`;
+  return gain < TIE_STROKES ? 'no clear gain' : `${gain.toFixed(2)} strokes`;
 }
 </script>
 

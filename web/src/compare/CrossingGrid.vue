@@ -76,7 +76,7 @@ const effects = computed(() =>
         <span class="verdict" :class="effect.isSignificant ? 'fine' : 'unknown'">{{
           effect.isSignificant ? '●' : '○'
         }}</span>
-        {{ effect.words }}{{ effect.isSignificant ? '' : ', not told apart' }}
+        {{ effect.words }}{{ effect.isSignificant ? '' : ', no clear difference' }}
       </li>
     </ul>
     <p v-else class="small quiet">The effect of each part is known once every cell of the grid has shots.</p>

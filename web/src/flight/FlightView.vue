@@ -87,7 +87,7 @@ const bar = ref<InstanceType<typeof ConditionsBar> | null>(null);
         <p class="quiet small">
           {{ air }}.
           <template v-if="lie !== 'fairway'"
-            >Off {{ lie }}: {{ LIE_WORDS[lie] }}, and that figure is uncertain by half. </template
+            >Off {{ lie }}: {{ LIE_WORDS[lie] }}; the size of this is uncertain by about half. </template
           >Modelled from each club’s own carry<span v-if="busy">; working…</span>
         </p>
       </template>

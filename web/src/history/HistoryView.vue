@@ -39,7 +39,7 @@ const {
     <PageHead :of="store.sheet!.player.name">
       History
       <template #says>
-        <p class="quiet small">Nothing is overwritten. Every change can be taken back.</p>
+        <p class="quiet small">Nothing is overwritten. Every change can be undone.</p>
       </template>
       <template #actions>
         <LinkButton :to="{ name: 'review', params: { playerId } }">Season review</LinkButton>

@@ -142,8 +142,8 @@ const remove = (id: string) => {
           <TextField
             v-if="trial.outcome !== 'open' || trial.notes"
             :value="trial.notes"
-            :aria-label="`What became of ${theClub(clubName(clubs, trial.clubId))}`"
-            placeholder="what became of it"
+            :aria-label="`Notes on ${theClub(clubName(clubs, trial.clubId))}`"
+            placeholder="notes on the outcome"
             :readonly="readOnly"
             @write="$event !== trial.notes && change(trial.id, { notes: $event })"
           />
@@ -166,7 +166,7 @@ const remove = (id: string) => {
       </li>
     </ul>
     <p v-if="season.trials.length === 0 && !adding" class="quiet small">
-      New heads and shafts are tried against what is played, with so many shots, by a day.
+      Try new heads and shafts against what is played: how many shots, and by which day.
     </p>
   </section>
 </template>

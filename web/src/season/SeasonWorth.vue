@@ -113,9 +113,9 @@ const answers = computed(() => {
         >
       </FactList>
       <p class="quiet small">
-        Strokes saved over {{ counted(result.played, 'round') }} against the gamer, and where they lie in 95
-        of 100 seasons whose carries are drawn from what is known ({{ result.draws }} drawn). The luck of
-        single shots is not in it.<template v-if="result.fixed.short > 0.05">
+        Strokes saved over {{ counted(result.played, 'round') }} against the gamer, with the range of 95 in
+        100 seasons whose carries are drawn from what is known ({{ result.draws }} drawn). The luck of single
+        shots is not in it.<template v-if="result.fixed.short > 0.05">
           No other single bag saves more than {{ result.fixed.short.toFixed(1) }} beyond it.</template
         ><template v-if="result.rounds.some(({ gamerIds: taken }) => taken.length < gamerIds.length)">
           Where an event allows fewer clubs, each bag takes its best ones there.</template

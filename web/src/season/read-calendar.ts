@@ -33,10 +33,10 @@ export function readCalendar(text: string): CalendarRow[] {
   try {
     calendar = new ICAL.Component(ICAL.parse(text) as never);
   } catch {
-    throw new Error('This is no iCalendar file (.ics): it could not be read.');
+    throw new Error('This is not an iCalendar file (.ics): it could not be read.');
   }
   if (calendar.name !== 'vcalendar')
-    throw new Error('This is no iCalendar file (.ics): it holds no calendar.');
+    throw new Error('This is not an iCalendar file (.ics): it holds no calendar.');
   const events = calendar.getAllSubcomponents('vevent');
   if (events.length > MAX_ROWS)
     throw new Error(`This calendar holds ${events.length} events; at most ${MAX_ROWS} are read.`);
@@ -66,9 +66,9 @@ function rowOf(component: ICAL.Component): CalendarRow {
     if (property && zoneOf(property) !== undefined && !zoneSchema.isValidSync(zoneOf(property)))
       return wrong(`is in an unknown time zone: ${zoneOf(property)!}`);
   const from = dayOf(start);
-  if (from === undefined) return wrong('has a first day that is none (DTSTART)');
+  if (from === undefined) return wrong('has an invalid first day (DTSTART)');
   const last = end ? dayOf(end) : from;
-  if (last === undefined) return wrong('has a last day that is none (DTEND)');
+  if (last === undefined) return wrong('has an invalid last day (DTEND)');
   // Whole days end on the day after the last; at midnight nothing more is played.
   const isOver = end !== null && end !== undefined && endsAtMidnight(end) && last > from;
   const to = isOver ? dayPlus(last, -1) : last;
@@ -78,7 +78,7 @@ function rowOf(component: ICAL.Component): CalendarRow {
   if (daysBetween(from, to) + 1 > MAX_ROUNDS)
     return { ...days, problem: `is longer than ${MAX_ROUNDS} days` };
   const repeats = component.getFirstProperty('rrule');
-  return { ...days, note: repeats ? 'comes up again in its calendar; the first is taken' : null };
+  return { ...days, note: repeats ? 'is in the calendar more than once; the first is used' : null };
 }
 
 function zoneOf(property: ICAL.Property): string | undefined {

@@ -54,7 +54,7 @@ describe('a table that is only read', () => {
   const clubs = (view: ReturnType<typeof table>) =>
     view.findAll('tbody tr').map((row) => row.find('td').text());
 
-  it('is named, shows so many rows at a time, and its heads are pressed by key', async () => {
+  it('is named, shows so many rows at a time, and its headers work by keyboard', async () => {
     const view = table();
     expect(view.get('table').attributes('aria-label')).toBe('Jobs');
     expect(clubs(view)).toEqual(['5 iron', '6 iron', '7 iron', '8 iron']);
@@ -79,7 +79,7 @@ describe('a table that is only read', () => {
     expect(table({ rows: [] }).text()).toContain('Nothing yet.');
   });
 
-  it('of many cells draws no rows nobody sees, and all of them for the printer', async () => {
+  it('of many cells draws only the visible rows, and all of them for the printer', async () => {
     class NothingIsSeen {
       observe(): void {}
       disconnect(): void {}
@@ -96,7 +96,7 @@ describe('a table that is only read', () => {
     expect(clubs(view)).toHaveLength(30);
   });
 
-  it('that is the page itself stands whole from the first, though it has many cells and nobody sees it', () => {
+  it('that is the page itself is drawn whole from the start, though it has many cells and is not visible', () => {
     class NothingIsSeen {
       observe(): void {}
       disconnect(): void {}
@@ -124,7 +124,7 @@ describe('a table that is only read', () => {
     expect(view.findAll(`td.of-${JOBS[1]!.id}`)).toHaveLength(1);
   });
 
-  it('whose rows are on their way shows its heads, and not that there is nothing', async () => {
+  it('whose rows are loading shows its headers, and not that there is nothing', async () => {
     const view = table({ rows: [], coming: true });
     await until(() => expect(view.text()).toContain('Size'));
     expect(view.get('table').attributes('aria-label')).toBe('Jobs');

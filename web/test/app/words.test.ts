@@ -52,7 +52,7 @@ describe('the words page', () => {
     expect(unused).toEqual([]);
   });
 
-  it('and none that it rules out is read by anybody', () => {
+  it('and none that it rules out is shown anywhere', () => {
     const found = not
       .map(([phrase]) => phrase!)
       .filter((phrase) => !phrase.includes('('))

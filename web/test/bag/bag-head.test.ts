@@ -45,7 +45,7 @@ describe('the head of a bag', () => {
       global: { plugins: [router()] },
     });
 
-  it('says whose it is, what it is, and how many carries are to be told, which leads to them', async () => {
+  it('says whose it is, what it is, and how many carries are not known, which leads to them', async () => {
     const view = head();
     expect(view.text()).toContain('Ana');
     expect(view.text()).toContain('2 clubs');

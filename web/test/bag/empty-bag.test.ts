@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import EmptyBag from '../../src/bag/EmptyBag.vue';
 
 describe('an empty bag', () => {
-  it('gives a usual bag as rows with heads, the one known carry in the reader’s unit', async () => {
+  it('gives a usual bag as rows with headers, the one known carry in the reader’s unit', async () => {
     const view = mount(EmptyBag, { props: { unit: 'm' } });
     expect(view.text()).toContain('Put these 14 in');
     const carry = view.find('input[aria-label="Carry of the 7 iron"]');

@@ -38,7 +38,7 @@ function onPage(clubs: readonly ClubView[], isEmptyToType = false) {
   return { view, sent, rows, bagId, carries };
 }
 
-describe('carries nobody has told', () => {
+describe('carries that are not known', () => {
   it('are those of clubs hit to a number, and the way leads to the first of them', async () => {
     const { carries, sent, rows } = onPage([
       club('7', 'iron', carry),

@@ -35,7 +35,7 @@ describe('a basket taken along ball by ball', () => {
     expect(progress.every(({ isEnough }) => !isEnough)).toBe(true);
   });
 
-  it('stays with the club in hand until it has told enough, then takes the first that has not', () => {
+  it('stays with the club in hand until it is known well enough, then takes the first that is not', () => {
     const none = basketProgress(lines, [], new Map());
     expect(nextLine(none, null)?.clubId).toBe('5');
     expect(nextLine(none, { clubId: '7', shot: 'full' })?.clubId).toBe('7');
@@ -45,7 +45,7 @@ describe('a basket taken along ball by ball', () => {
     expect(nextLine(done, { clubId: '5', shot: 'full' })?.clubId).toBe('7');
   });
 
-  it('has no next line once all have told', () => {
+  it('has no next line once all are known', () => {
     const strikes = [...'abc'].map((id) => strike(id, '5'));
     const done = basketProgress([line('5', 3)], strikes, carries(['a', 1], ['b', 1], ['c', 1]) as never);
     expect(nextLine(done, null)).toBeUndefined();

@@ -52,7 +52,7 @@ describe('the shots of a basket', () => {
     );
   });
 
-  it('a carry nobody told is modelled, one from before a bend is said to be, a little gain is little', () => {
+  it('an unknown carry is modelled, one from before a bend is said to be, a little gain is little', () => {
     const found = rows(
       [part('5 iron', { gain: 0.001 }), part('9 iron'), part('gone')],
       [club('5 iron'), club('9 iron', { carryM: 130, source: 'measured', sampleSize: 12 }, true)],

@@ -47,7 +47,7 @@ describe('a club in a check', () => {
     expect(checkedClub(club('8', {}), SINCE).angles.map(({ last }) => last)).toEqual(['never', 'never']);
   });
 
-  it('is told how far it is off, and a club nobody would find so far off is taken for mistyped', () => {
+  it('is told how far it is off, and a club impossibly far off is taken for mistyped', () => {
     const [loft] = checkedClub(seven, SINCE).angles;
     expect(angleWords(loft!)).toBe('1.5° over');
     expect(isOff(loft!)).toBe(true);
@@ -67,7 +67,7 @@ describe('a club in a check', () => {
     expect(order.map(({ id }) => id)).toEqual(['7', '52', 'Putter']);
   });
 
-  it('is recorded as measured; a lie nobody set is kept as what is wanted first', () => {
+  it('is recorded as measured; a lie that was never set is kept as what is wanted first', () => {
     expect(angleMeasured(seven, 'loft', 32.5, { since: SINCE, takenOn: '2026-11-22' })).toMatchObject({
       do: 'editClub',
       clubId: '7',

@@ -16,7 +16,7 @@ describe('the sheet of a build', () => {
     expect(keys(club('wedge', {}))).toContain('grind');
   });
 
-  it('shows what is known with its unit and day, and names what nobody could build it again without', () => {
+  it('shows what is known with its unit and day, and names what is needed to build it again', () => {
     const groups = buildRows(
       club('wedge', {
         loftSetDeg: { ...TAKEN, value: 46 },

@@ -88,7 +88,7 @@ describe('a wish that is recorded', () => {
     expect((await saved())?.expected).toEqual({ shot: 'half' });
   });
 
-  it('opens as it was, with the day it was bought, and keeps a scatter that is none of the usual ones', async () => {
+  it('opens as it was, with the day it was bought, and keeps a scatter that is not one of the usual ones', async () => {
     const { view, saved } = form({ wish });
     expect((view.get('input[aria-label="Carry"]').element as HTMLInputElement).value).toBe('250');
     expect(view.findComponent(DateField).props('value')).toBe('2026-11-01');

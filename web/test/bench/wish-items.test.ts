@@ -31,7 +31,7 @@ describe('a wish as the choice weighs it', () => {
     });
   });
 
-  it('costs nothing to learn where nobody asks for a price, and a lesson what it costs', () => {
+  it('costs nothing to learn where there is no price, and a lesson what it costs', () => {
     const learn = wish('half', { purpose: 'learn', clubId: 'D', price: null, expected: { shot: 'half' } });
     expect(wishedItem(learn, locker)).toMatchObject({ price: 0 });
     expect(wishedItem({ ...learn, price: 50 }, locker)).toMatchObject({ price: 50 });

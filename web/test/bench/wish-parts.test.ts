@@ -41,7 +41,7 @@ describe('the wishes of a player', () => {
   it('stand with what each would gain, or why that is not known, and in the place of what', () => {
     expect(rows(view()).map(([name, , , price, gain, out]) => [name, price, gain, out])).toEqual([
       ['woodblue', '260', '0.12 strokes', 'hybrid'],
-      ['wedge', '–', 'less than a tie', ''],
+      ['wedge', '–', 'no clear gain', ''],
       ['grip', '100', 'needs a loft', ''],
       ['sold', '100', '', ''],
     ]);
@@ -53,7 +53,7 @@ describe('the wishes of a player', () => {
     ]);
   });
 
-  it('are ordered by what they gain, those nobody weighed last', async () => {
+  it('are ordered by what they gain, those not weighed last', async () => {
     const table = view();
     const head = () => table.findAll('th button').find((button) => button.text().startsWith('Gain'))!;
     await head().trigger('click');

@@ -19,7 +19,7 @@ function worked(unit: 'yd' | 'm') {
 }
 
 describe('a card on the screen', () => {
-  it('has a column for every kind of shot somebody wrote down, and marks what is modelled', () => {
+  it('has a column for every kind of shot recorded, and marks what is modelled', () => {
     const view = mount(CardTable, { props: { worked: worked('m'), unit: 'm' } });
     const [carries] = view.findAll('table');
     expect(carries!.findAll('thead th').map((head) => head.text())).toEqual([

@@ -28,7 +28,7 @@ function bar(conflicts: readonly Conflict[]) {
   return { store, view: mount(ConflictBar) };
 }
 
-describe('what somebody else changed meanwhile', () => {
+describe('what another person changed meanwhile', () => {
   beforeEach(() => {
     localStorage.clear();
     freshPinia();

@@ -102,7 +102,7 @@ describe('the outbox', () => {
     expect(asked.map(({ body }) => body.id)).toEqual(['1']);
   });
 
-  it('keeps what nobody took, says so, and sends the same thing again', async () => {
+  it('keeps what was not accepted, says so, and sends the same thing again', async () => {
     const outbox = useOutbox();
     script = ['nobody', { status: 503, body: { error: 'away', message: 'The database is away.' } }, done()];
     outbox.push(edit('1', 1));

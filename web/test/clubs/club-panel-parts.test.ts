@@ -40,7 +40,7 @@ describe('the shots of a club', () => {
     expect(written()).toEqual([{ key: 'shot.soft', value: { carryM: 141, source: 'stated' }, takenOn: ON }]);
   });
 
-  it('a text that is none stays with its reason, and nothing is written', async () => {
+  it('an invalid text stays with its reason, and nothing is written', async () => {
     const view = mount(ShotTable, { props: shared });
     const field = view.get('input[aria-label="soft carry"]');
     await type(field, 'far');

@@ -62,7 +62,7 @@ describe('builds side by side', () => {
     expect(rows[2]).toMatch(/\d+°, –/);
   });
 
-  it('another can be made the one the rest are held against', async () => {
+  it('another can be made the one the rest are compared with', async () => {
     const view = table();
     const buttons = view.findAll('button').filter((button) => button.text() === 'make first');
     expect(buttons).toHaveLength(2);

@@ -23,7 +23,7 @@ const course = (more: Partial<CourseView> = {}): CourseView => ({
 });
 
 describe('a new course', () => {
-  it('has a name nobody uses, and usual holes of seventy-two or thirty-six', () => {
+  it('has a name that is free, and usual holes of seventy-two or thirty-six', () => {
     expect(newCourse(['New course', 'New course 2']).name).toBe('New course 3');
     const holes = usualHoles(18, 2);
     expect(holes.reduce((sum, { par }) => sum + par, 0)).toBe(72);
@@ -217,7 +217,7 @@ describe('the year of the seasons', () => {
   });
 });
 
-describe('a course somebody only reads', () => {
+describe('a course that may only be read', () => {
   const readOnly = defineComponent({
     setup(_props, { slots }) {
       provideReadOnly(() => true);

@@ -199,7 +199,7 @@ describe('a choice', () => {
 });
 
 describe('a day', () => {
-  it('is typed as the app prints it, and a day that is none is named and not taken', async () => {
+  it('is typed as the app prints it, and an invalid day is named and not taken', async () => {
     const field = mount(DateField, { props: { value: '2026-09-01', label: 'First day', min: '2026-08-01' } });
     await write(field, '14 Oct 2026');
     expect(field.emitted('update:value')).toEqual([['2026-10-14']]);

@@ -77,7 +77,7 @@ const Any = defineComponent({
     return () => h('p', draft.name);
   },
 });
-it('is kept from whoever else signs in', async () => {
+it('is hidden from another person who signs in', async () => {
   await halfWritten();
   signedIn.value = { personId: 'somebody else' } as SignedInView;
   expect(isDraftKept(FORM)).toBe(false);

@@ -47,7 +47,7 @@ describe('a chart is drawn without a page', () => {
     expect(many).toBeLessThan(few);
   });
 
-  it('its axes say the numbers they were told to: without a sign, and none outside', () => {
+  it('its axes show the numbers asked for: without a sign, and none outside', () => {
     const label = (numbers: object) => ({ axisLabel: { color: '#666666', numbers } });
     const left = (option: ChartOption) => words(picture(option)).filter((word) => /^-?\d+$/.test(word));
     expect(left(axes({}))).toEqual(expect.arrayContaining(['-20', '-10', '0', '10', '20']));

@@ -45,7 +45,7 @@ describe('two bags side by side', () => {
     expect(bagsOfDays({ ...then, gamer: null }, { ...after, gamer: null })).toEqual([]);
   });
 
-  it('show what came in, what went out, and what is otherwise', () => {
+  it('show what came in, what went out, and what differs', () => {
     const view = mount(BagsOfDays, {
       props: {
         then: { ...then, ball: 'Moos Two' },

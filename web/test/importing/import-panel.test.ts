@@ -30,7 +30,7 @@ async function panel(given: File) {
   return { view, field, take };
 }
 
-describe('a file that is brought in', () => {
+describe('a file being imported', () => {
   it('shows what each club would be, in the reader’s unit, whatever unit and encoding the file is in', async () => {
     const { view, field, take } = await panel(
       file('bag.csv', bytes('Schl\xe4ger;Loft (\xb0);Carry\n7 iron;30;165\nPW;45;110\n')),

@@ -103,7 +103,7 @@ describe('who is signed in', () => {
     assign.mockRestore();
   });
 
-  it('whoever signs out leaves nothing half typed in the tab', async () => {
+  it('signing out leaves nothing half typed in the tab', async () => {
     const assign = vi.spyOn(window.location, 'assign').mockImplementation(() => undefined);
     answers['/sign-out'] = [{ status: 200, body: {} }];
     sessionStorage.setItem('tasche.form/p1/wish', '{}');
@@ -113,7 +113,7 @@ describe('who is signed in', () => {
     assign.mockRestore();
   });
 
-  it('somebody who is signed out sees nothing more, and what they typed waits for them alone', async () => {
+  it('a signed-out person sees nothing more, and what they typed waits for them alone', async () => {
     signedIn.value = view();
     const identity = useIdentity();
     identity.state = 'in';
@@ -140,7 +140,7 @@ describe('who is signed in', () => {
     });
   });
 
-  it('a server that does not answer is said so, and asked again until it does', async () => {
+  it('a server that does not answer is reported, and asked again until it does', async () => {
     answers['/signed-in'] = [
       { status: 503, body: problem('database-away', 'The database cannot be reached.') },
       { status: 200, body: view() },
@@ -205,7 +205,7 @@ describe('the way in', () => {
     wrapper.unmount();
   });
 
-  it('names the field that cannot be right, and asks nobody', async () => {
+  it('names the invalid field, and sends no request', async () => {
     const wrapper = mount(SignInView);
     await type(wrapper, 'E-mail', 'no address');
     await wrapper.find('form').trigger('submit');
@@ -231,7 +231,7 @@ describe('a player who is handed over', () => {
     return { wrapper, router };
   };
 
-  it('is offered as a copy unless somebody says for good; the link is shown once', async () => {
+  it('is offered as a copy unless "for good" is chosen; the link is shown once', async () => {
     signedIn.value = view();
     answers['/players/a/hand-over'] = [
       {
@@ -329,7 +329,7 @@ describe('people', () => {
     return wrapper;
   };
 
-  it('are shown with what they are and see; nobody takes themselves out', async () => {
+  it('are shown with what they are and see; no one removes themselves', async () => {
     signedIn.value = view();
     const wrapper = await open();
     const rows = wrapper.findAll('tbody tr').map((row) => row.text());
@@ -359,7 +359,7 @@ describe('people', () => {
     expect(wrapper.text()).toContain('https://van.example/welcome#key');
   });
 
-  it('are none of anybody’s business but an owner’s', async () => {
+  it('are for owners only', async () => {
     signedIn.value = view({ role: 'rep' });
     const wrapper = await open();
     expect(wrapper.text()).toContain('Only an owner of the workspace can invite people');

@@ -14,7 +14,7 @@ afterEach(() => {
 });
 
 describe('what is offered', () => {
-  it('is what the role of whoever is signed in may do; everything while nobody knows', () => {
+  it('is what the signed-in person’s role may do; everything while that is not known', () => {
     expect(mayDoHere('addPlayer')).toBe(true);
     as('assistant');
     expect([mayDoHere('editClub'), mayDoHere('addPlan'), mayDoHere('editCourse')]).toEqual([

@@ -35,7 +35,7 @@ describe('after the round', () => {
     return take.find((one) => /^Save/.test(one.text()))!;
   };
 
-  it('keeps what was hit from where, and counts the hits from it; clubs nobody wrote a shot down of stay as counted', async () => {
+  it('keeps what was hit from where, and counts the hits from it; clubs without a recorded shot stay as counted', async () => {
     const { view, set } = shown({ hits: { '7': 9, W: 4 }, says: 'windy', keep: '' });
     const take = await typed(view, '1, 7 iron, 150, rough\n7i 140');
     expect(take.text()).toBe('Save 2 shots');
@@ -71,7 +71,7 @@ describe('after the round', () => {
     expect(set()).toEqual({ hits: { W: 1 }, says: '', keep: '' });
   });
 
-  it('is read only where somebody may only read', () => {
+  it('is read-only for a person who may only read', () => {
     const { view } = shown({ hits: { W: 1 }, says: '', keep: '' }, true);
     expect(view.find('textarea[aria-label="What was hit from where"]').exists()).toBe(false);
     expect(view.findAll('button').some((one) => /Save|Clear/.test(one.text()))).toBe(false);

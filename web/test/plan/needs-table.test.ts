@@ -60,7 +60,7 @@ describe('the shots of a round', () => {
     view.unmount();
   });
 
-  it('a need somebody asks for opens its hole', async () => {
+  it('a need that is asked for opens its hole', async () => {
     const view = shown();
     await view.setProps({ shown: needs[0] });
     await view.vm.$nextTick();

@@ -35,7 +35,7 @@ const answerOf = (
 });
 
 describe('a round against the gamer', () => {
-  it('the longest goes for the longest, each with its reason; what is gone from the locker goes without a word', () => {
+  it('the longest goes for the longest, each with its reason; what is gone from the locker is left out silently', () => {
     expect(
       swapsAgainst(['H', '6', 'P', 'sold'], answerOf(['4', '48', 'P']), clubs, {
         4: 'for the wind.',
@@ -110,7 +110,7 @@ describe('settled rounds', () => {
     );
   });
 
-  it('with a bag each are held against the first; one alone says nothing', () => {
+  it('with a bag each are compared with the first; one alone says nothing', () => {
     expect(settledWords([round(1, '4'), round(2, 'H')], name)).toBe(
       'Against the bag of Round 1, Round 2: the H for the 4.',
     );

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { teeWords } from '../../src/plan/tee-words';
 
 describe('when a round begins', () => {
-  it('is nothing while nobody knows it, and as written where nobody said where the clocks are', () => {
+  it('is empty while not known, and as written where the time zone is not given', () => {
     expect(teeWords({ day: '2026-12-03' }, 'Europe/Oslo', 'Europe/Oslo')).toBe('');
     expect(teeWords({ day: '2026-12-03', teeTime: '08:40' }, null, 'Europe/Oslo')).toBe('08:40');
   });

@@ -62,7 +62,7 @@ describe('settling a round', () => {
     return { settling, router, view };
   };
 
-  it('keeps whoever leaves where it cannot be done, and says why', async () => {
+  it('keeps a leaving user on the page if it fails, and says why', async () => {
     const { settling, router, view } = await opened();
     void settling.settle([ROUND]);
     const left = router.push('/next');
@@ -79,7 +79,7 @@ describe('settling a round', () => {
     view.unmount();
   });
 
-  it('lets go whoever cancels it, and whoever waits for nothing', async () => {
+  it('lets a user who cancels go, and one with nothing to wait for', async () => {
     const { settling, router, view } = await opened();
     void settling.settle([ROUND]);
     const left = router.push('/next');

@@ -54,7 +54,7 @@ describe('the settings of a player', () => {
     expect(store.sheet!.player.handicap).toBeNull();
   });
 
-  it('what is no handicap stays as it was typed, with the reason, and nothing is sent', async () => {
+  it('an invalid handicap stays as it was typed, with the reason, and nothing is sent', async () => {
     const { view, sent, write } = settings();
     await write('Handicap', 'scratch');
     expect(view.get('[role="alert"]').text()).toContain('“scratch” is not a handicap');
@@ -69,7 +69,7 @@ describe('the settings of a player', () => {
     const field = view.get('#driverStepMaxM');
     await field.setValue('2');
     await field.trigger('change');
-    expect(view.text()).toMatch(/Driver to the next club, most must be between/);
+    expect(view.text()).toMatch(/Driver to the next club, at most must be between/);
     expect(sent()).toEqual([]);
     await field.setValue('50');
     await field.trigger('change');

@@ -62,7 +62,7 @@ describe('the columns of a file', () => {
   });
 });
 
-describe('a file that was taken in', () => {
+describe('a file that was imported', () => {
   it('says how many shots it brought, what was known or left out, and offers the rest as a file', async () => {
     const report = {
       taken: 1200,

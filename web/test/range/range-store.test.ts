@@ -169,7 +169,7 @@ describe('earlier sessions, as the worker reads them', () => {
     expect(asked).toHaveLength(2);
   });
 
-  it('off a tee are held against others off a tee; a driver’s against all of them', async () => {
+  it('off a tee are compared with others off a tee; a driver’s with all of them', async () => {
     const driver = { ...clubView('7'), kind: 'driver' as const };
     const off = (edition: number, before: HitOff, hitOff: HitOff, clubs = wanted(1).clubs) =>
       earlierShots({

@@ -6,7 +6,7 @@ const TABLE =
 const look = (part: BlobPart) => lookAtFile(new Blob([part]), 'yd');
 
 describe('the beginning of a file', () => {
-  it('gives away its encoding, its delimiter, and the line with the heads', async () => {
+  it('gives away its encoding, its delimiter, and the header line', async () => {
     expect(await look(TABLE)).toMatchObject({
       encoding: 'utf-8',
       delimiter: ';',
@@ -30,7 +30,7 @@ describe('the beginning of a file', () => {
     });
     expect(guess.unsure).toEqual(['ballSpeedMps', 'carryM']);
   });
-  it('is rows at once where there are no heads', async () => {
+  it('is rows from the start where there are no headers', async () => {
     const list = await look('7 iron,151\n7 iron,149\n8 iron,140\n');
     expect(list.rows).toHaveLength(3);
     expect(list).toMatchObject({

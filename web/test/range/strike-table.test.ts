@@ -82,7 +82,7 @@ describe('the balls of a session', () => {
     expect(view.emitted('count')).toEqual([[['s2']]]);
   });
 
-  it('are only looked at by whoever may not change them', async () => {
+  it('are read-only for a person who may not change them', async () => {
     signedIn.value = { role: 'caddie', who: 'Ola' } as SignedInView;
     const view = table([strike(1), strike(2, { leftOut: 'mis-hit' })]);
     await until(() => expect(view.findAll('tbody tr')).toHaveLength(2));

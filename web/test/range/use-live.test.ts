@@ -37,7 +37,7 @@ afterEach(() => {
   vi.unstubAllGlobals();
 });
 
-it('a live line that was refused is asked for again, one that broke is left to the browser, one nobody looks at to nobody', async () => {
+it('a refused stream is requested again, a broken one is left to the browser, and one without a page is closed', async () => {
   const scope = effectScope();
   const id = ref<string | undefined>('s1');
   const { line } = scope.run(() => useLive(id, () => undefined))!;

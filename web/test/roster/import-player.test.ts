@@ -109,7 +109,7 @@ describe('bringing a player in', () => {
     expect(view.get('[role="alert"]').text()).toContain('Cancelled; nothing was imported.');
   });
 
-  it('a file of something else is said so before it is sent', async () => {
+  it('a file of something else is reported before it is sent', async () => {
     const { view, button } = await shown(fileOf('club,loft\n7 iron,31\n'));
     expect(view.get('[role="alert"]').text()).toContain('ana.jsonl is not a player’s file');
     expect(button(/^Import/).attributes('disabled')).toBeDefined();

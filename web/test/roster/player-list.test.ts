@@ -37,7 +37,7 @@ describe('a list of several players’ clubs', () => {
     expect(() => listedCells('Club,Loft\nDriver,9\n')).toThrow('no column says whose club a row is');
   });
 
-  it('becomes new players: a gamer of the clubs that are in it, the first fourteen where nobody says', () => {
+  it('becomes new players: a gamer of the clubs that are in it, the first fourteen where not given', () => {
     const [ann] = read();
     const commands = newPlayerCommands({ name: 'Ann Bell', hand: 'left', distanceUnit: 'm' }, ID, ann!.clubs);
     expect(() => parseChangeRequest({ id: ID, commands })).not.toThrow();
@@ -108,7 +108,7 @@ describe('bringing it in', () => {
     expect(view.emitted('close')).toHaveLength(1);
   });
 
-  it('says why a file is none', async () => {
+  it('says why a file is not one', async () => {
     const { view } = await panel('Club,Loft\nDriver,9\n');
     expect(view.find('[role="alert"]').text()).toContain('team.csv: no column says whose club a row is');
   });

@@ -49,7 +49,7 @@ describe('the roster in groups', () => {
       entries.map(({ player }) => player.id).join(' '),
     ]);
 
-  it('is one list, by event, or by how far the next event is; nobody is lost', () => {
+  it('is one list, by event, or by how far the next event is; no one is lost', () => {
     expect(names('none')).toEqual([['', 'Ana Bo Cy Di Ed']]);
     expect(names('event')).toEqual([
       ['Open', 'Ana Di'],
@@ -154,7 +154,7 @@ describe('who of the roster is shown', () => {
 });
 
 describe('a print run', () => {
-  it('is an address once somebody and something is chosen, and says what is missing until then', async () => {
+  it('is an address once a player and a paper are chosen, and says what is missing until then', async () => {
     const view = mount(PrintRun, { props: { playerIds: [] as string[] } });
     expect(view.text()).toContain('Tick players.');
     expect(view.find('a').exists()).toBe(false);

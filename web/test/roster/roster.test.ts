@@ -156,7 +156,7 @@ describe('the roster', () => {
     view.unmount();
   });
 
-  it('offers somebody made up while nobody is on it', async () => {
+  it('offers a made-up player while it is empty', async () => {
     pages[''] = { rows: [], total: 0, next: null };
     const { view } = await roster();
     await expect.poll(() => view.text()).toContain('Or look around first');

@@ -10,7 +10,7 @@ const event = (name: string, ...lines: string[]) =>
 const calendar = (...events: string[]) =>
   new File([['BEGIN:VCALENDAR', 'VERSION:2.0', ...events, 'END:VCALENDAR', ''].join('\r\n')], 'year.ics');
 
-describe('a calendar that is brought in', () => {
+describe('a calendar being imported', () => {
   it('is looked at first, by its days in words; what is over is there to be ticked and is not taken by itself', async () => {
     freshPinia();
     const view = mount(CalendarImport);

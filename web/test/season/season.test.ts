@@ -88,9 +88,9 @@ describe('a calendar file', () => {
     expect(one(...lines).problem).toBe(problem);
   });
 
-  it('says what is no calendar, and notes what comes up again', () => {
-    expect(() => readCalendar('hello')).toThrow(/no iCalendar file/);
-    expect(() => readCalendar('')).toThrow(/no iCalendar file/);
+  it('says what is not a calendar, and notes repeated events', () => {
+    expect(() => readCalendar('hello')).toThrow(/not an iCalendar file/);
+    expect(() => readCalendar('')).toThrow(/not an iCalendar file/);
     expect(() => readCalendar(calendar(...Array.from({ length: 501 }, () => vevent('SUMMARY:x'))))).toThrow(
       /at most 500/,
     );
@@ -265,7 +265,7 @@ describe('the rounds of a season', () => {
   const plan = (eventId: string) =>
     ({ eventId, rounds: [], choosing: null, baseClubIds: [] }) as unknown as PlanView;
 
-  it('are those planned and still to come, alike ones counted together; what cannot be worked out is told', () => {
+  it('are those planned and still to come, alike ones counted together; what cannot be worked out is reported', () => {
     const events = [
       event('Open', [
         round('r1', '2027-01-01'),

@@ -99,7 +99,7 @@ describe('what typing into a cell comes to', () => {
     });
   });
 
-  it('takes the whole shot back with its carry, and only the part otherwise', () => {
+  it('takes the whole shot back with its carry, and else only the part', () => {
     expect(reading(typed(measured, 'shot.full.carryM', ''))).toEqual({
       key: 'shot.full',
       value: null,

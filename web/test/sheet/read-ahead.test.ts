@@ -38,7 +38,7 @@ describe('a sheet that is read ahead of its page', () => {
     expect(asked).toHaveLength(2);
   });
 
-  it('is asked for again where nobody was signed in yet', async () => {
+  it('is requested again after signing in', async () => {
     answers = [nobody, sheet];
     const store = useSheet();
     store.readAhead('p', null);

@@ -56,7 +56,7 @@ describe('what is pasted', () => {
     expect(pasted.reports.value[0]).toMatchObject({ added: 1, changed: 2, rows: [] });
   });
 
-  it('adds no club for whoever may not, takes the rest, and keeps the row with its reason', () => {
+  it('adds no club for a person who may not, takes the rest, and keeps the row with its reason', () => {
     signedIn.value = { role: 'assistant', who: 'Ida', workspace: { id: 'w', name: 'Van' } } as SignedInView;
     const { pasted } = editing();
     pasted.paste('club\tlength\n7 iron\t37\nPW\t35.5\n', 0, 0, CLUBS, COLUMNS);
@@ -82,7 +82,7 @@ describe('what is pasted', () => {
     expect(pasted.reports.value[0]).toMatchObject({ added: 0, changed: 2 });
   });
 
-  it('that names its columns and no club waits to be told which', () => {
+  it('that names its columns but no club asks which club it is', () => {
     const { pasted } = editing();
     pasted.paste('Loft\t31\nCarry\t150\n', 0, 0, CLUBS, COLUMNS);
     const [row] = pasted.reports.value[0]!.rows;
@@ -117,7 +117,7 @@ describe('what is pasted', () => {
     expect(commands().filter((command) => command.do === 'putIn')).toHaveLength(11);
   });
 
-  it('keeps a column nobody knows until somebody says what it is, in the unit its head names', async () => {
+  it('keeps an unknown column until it is named, in the unit its header names', async () => {
     const { pasted } = editing();
     pasted.paste(
       'Club\tWeite (m)\tDiary\n7 iron\t150\tgood\nBertha\t90\t\n9 iron\t\tbad\n',
