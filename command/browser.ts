@@ -26,7 +26,7 @@ export function headlessChromiumProgram(): string {
   }
 }
 
-/** Chromium as its users have it, on no screen, talking to nobody but us. */
+/** Chromium as its users have it, without a screen, connecting only to our server. */
 export async function openBrowser(): Promise<Browser> {
   return chromium.launch({
     executablePath: chromiumProgram(),

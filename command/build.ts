@@ -55,7 +55,7 @@ async function buildAnew(root: string, part: 'web' | 'server'): Promise<void> {
       {
         cwd: path.join(root, part),
         stdio: ['ignore', 'inherit', 'inherit'],
-        // Whoever builds it, a test too, builds what is served.
+        // Every build, also one of a test, builds what is served.
         env: { ...process.env, NODE_ENV: 'production' },
       },
     )

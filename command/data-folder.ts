@@ -16,7 +16,7 @@ import { asPostgres, isRoot } from './as-postgres.js';
 import { CliError } from './stop.js';
 
 const MIN_FREE_MB = 200;
-/** What a cluster is made in before it is one; nothing anybody wrote is ever in it. */
+/** What a cluster is made in before it is one; it never holds user data. */
 export const UNFINISHED = 'unfinished';
 export const MARK = 'made-by-tasche';
 
@@ -31,7 +31,8 @@ export interface Remembered {
 }
 
 /**
- * The data folder somebody named, as they named it from where they are; the usual one where they named none.
+ * The data folder given on the command line, relative to the user's folder; the usual one where they named
+ * none.
  */
 export function dataFolder(data: string | undefined): string {
   const root = process.cwd();

@@ -4,7 +4,7 @@ import { setTimeout as pause } from 'node:timers/promises';
 const LOOK_AGAIN_MS = 200;
 
 /**
- * Runs `work` while no other process, and nobody else in this one, runs what has the same lock. Whoever holds
+ * Runs `work` while no other code, in this process or another, runs what has the same lock. Whoever holds
  * it and was killed holds it no longer.
  * @param lock a file that is there while it is held; it names the process
  */

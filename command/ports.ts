@@ -1,6 +1,6 @@
 import { createServer } from 'node:net';
 
-/** A port nobody listens on now. */
+/** A free port. */
 export function freePort(): Promise<number> {
   return new Promise((resolve, reject) => {
     const probe = createServer();
@@ -12,7 +12,7 @@ export function freePort(): Promise<number> {
   });
 }
 
-/** Whether nobody listens on a port of this machine. */
+/** Whether a port of this machine is free. */
 export function isFree(port: number): Promise<boolean> {
   return new Promise((resolve) => {
     const probe = createServer();

@@ -110,7 +110,7 @@ export async function serve({ demo, port, data, reset }: ServeOptions): Promise<
 
 /**
  * Before anything is built, which takes a minute.
- * @throws CliError where nobody answers there
+ * @throws CliError where nothing answers there
  */
 async function askDatabase(url: string): Promise<void> {
   const client = new pg.Client({ connectionString: url, connectionTimeoutMillis: 10_000 });

@@ -29,7 +29,7 @@ const READ: Readonly<Record<string, readonly Tool[]>> = {
   ],
   /**
    * Faults a reader would not see (ESLint in views, oxlint in what is TypeScript alone: what a promise comes to
-   * is never left to chance), the layout of every file, and exports nobody uses.
+   * is always handled), the layout of every file, and unused exports.
    */
   lint: [
     ['prettier', ['--check', '--log-level', 'warn', '.']],

@@ -6,7 +6,7 @@ const here = import.meta.dirname;
 const out = path.join(here, 'dist');
 
 /**
- * What a worker thread runs is named by its file and imported by nobody: it is built too, and named as it
+ * What a worker thread runs is named by its file and never imported: it is built too, and named as it
  * is called then.
  */
 function threads(): Plugin {

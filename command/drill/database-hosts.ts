@@ -57,7 +57,7 @@ function patroniOf(host: Host, hosts: readonly Host[], home: string, postgresBin
       restapi: { listen: '0.0.0.0:8008', connect_address: `${host.address}:8008` },
       // By its version 2. By version 3 this Patroni (3.0.2) writes the leader's key without looking once
       // its lease ran out while it
-      // was cut off (etcd3.py, _update_leader), and takes the lead back from whoever was elected meanwhile:
+      // was cut off (etcd3.py, _update_leader), and takes the lead back from the host elected meanwhile:
       // the drill lost changes.
       etcd: { hosts: hosts.map(({ address }) => `${address}:2379`) },
       bootstrap: {
@@ -115,7 +115,7 @@ function patroniOf(host: Host, hosts: readonly Host[], home: string, postgresBin
 }
 
 /**
- * HAProxy's settings in front of the databases: whoever Patroni says is the primary gets every connection.
+ * HAProxy's settings in front of the databases: the host Patroni calls the primary gets every connection.
  */
 export function databaseProxyOf(hosts: readonly Host[]): string {
   return `${HAPROXY_DEFAULTS}

@@ -175,7 +175,7 @@ export class Host {
     for (const service of this.services) if (!this.running.has(service.name)) this.start(service);
   }
 
-  /** The cable is pulled: nobody is reached any more, and nobody is told. */
+  /** The cable is pulled: no host can be reached any more, and none is notified. */
   unplug(): void {
     ip('-n', SWITCH, 'link', 'set', this.link, 'down');
   }

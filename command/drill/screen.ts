@@ -5,7 +5,7 @@ import type { Person } from './person.js';
 
 const SHOWN_WITHIN_MS = 30_000;
 
-/** A real browser with a player's sheet open, which nobody touches: everything on it comes by itself. */
+/** A real browser with a player's sheet open, without any input: everything on it arrives by itself. */
 export interface Screen {
   playerId: string;
   /** How many of these texts do not come to stand on the page. */

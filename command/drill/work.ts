@@ -46,7 +46,7 @@ const FILE_ORDER = {
 /** What the drill's people do, again and again; what is acknowledged goes into the ledger. */
 export class Work {
   isRunning = false;
-  /** Nobody types anything new, so that what is shown can be held against what was typed. */
+  /** Nothing new is typed, so that what is shown can be compared with what was typed. */
   isPaused = false;
   /** What is being typed, and not answered yet. */
   readonly typing = new Set<Promise<unknown>>();

@@ -25,7 +25,7 @@ interface Made {
   version: number;
 }
 
-/** Shots there are, a player's own among them, and one nobody knows. */
+/** Shots there are, a player's own among them, and an unknown one. */
 const SHOTS = ['full', 'soft', 'choked: into the wind', 'full: cut', 'full: :', 'bump'];
 
 /** What is taken away is mostly a row that is not there: else there would soon be none to do something with. */

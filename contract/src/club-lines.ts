@@ -25,8 +25,8 @@ const CARRY = /^(\d{2,3}(?:[.,]\d+)?)(?:y|yd|yds|m|yards|metres|meters)$/i;
 const UNIT = /^(°|deg|y|yd|yds|m|yards|metres|meters)$/i;
 
 /**
- * What somebody writes in a message: a club, then its loft, its carry or both. "Driver 10.5° 265", "7i - 165
- * yd".
+ * Clubs as people write them in a message: a club, then its loft, its carry or both. "Driver 10.5° 265", "7i -
+ * 165 yd".
  * @returns name, loft and carry as they are written, the latter two empty where they are not; undefined where
  * it is none
  */

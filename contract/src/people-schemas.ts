@@ -170,7 +170,7 @@ export interface LinkView {
   role: Role | null;
   name: string;
   email: string;
-  /** Somebody of that address has an account already and only joins. */
+  /** A person with that address already has an account and only joins. */
   known: boolean;
 }
 

@@ -42,7 +42,7 @@ export interface RoundAfter {
   /** Times each club was hit. */ hits: Readonly<Record<string, number>>;
   says: string;
   keep: string;
-  /** What was hit from where, as far as somebody wrote it down. */
+  /** What was hit from where, as far as it is recorded. */
   shots?: readonly PlayedShot[] | undefined;
 }
 /** A swap to be made on the morning if the day is not as expected. */

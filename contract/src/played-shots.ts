@@ -11,7 +11,7 @@ import * as yup from './yup.js';
 import { storedMetres } from './numbers-in-text.js';
 import { finite, idSchema, required, shape } from './schemas.js';
 
-/** A shot of a round as somebody wrote it down: as much of it as they know. */
+/** A recorded shot of a round: as much of it as is known. */
 export interface PlayedShot {
   clubId: string;
   /** To the hole, metres. */

@@ -63,7 +63,7 @@ interface Awaited {
 
 /**
  * Reads a player's file line by line. Every row is checked as what a person types is, and everything a row
- * names must be in the file: nothing of anybody else can be meant.
+ * names must be in the file: it cannot refer to anyone else's rows.
  */
 export class PlayerFileReader {
   head: PlayerFileHead | undefined;

@@ -32,7 +32,7 @@ export function hasRight(role: Role, right: Right): boolean {
   return RIGHTS_OF[role].includes(right);
 }
 
-/** Whether somebody may take back what another person did; everybody may take back their own. */
+/** Whether a person may undo what another did; everyone may undo their own. */
 export function mayUndoOthers(role: Role): boolean {
   return role === 'owner' || role === 'rep' || role === 'player';
 }

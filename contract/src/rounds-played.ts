@@ -2,7 +2,7 @@ import type { PlayedShot } from './played-shots.js';
 import { planRoundOf } from './plan-choosing.js';
 import type { CourseView, EventView, PlanView, SheetView } from './views.js';
 
-/** A round somebody wrote something down about afterwards: of an event, or one by itself. */
+/** A round with something recorded afterwards: of an event, or one by itself. */
 interface RoundPlayed {
   /** The plan for its event; null where it is of none. */
   planId: string | null;

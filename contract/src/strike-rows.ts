@@ -51,7 +51,10 @@ const SUMMARY =
   /^(avg|average|averages|mean|median|mittel|mittelwert|durchschnitt|schnitt|std|stdev|std ?dev|standard deviation|standardabweichung|deviation|streuung|consistency|konsistenz)\.?$/i;
 const FIRST_SUMMARY = /^(min|max|minimum|maximum|total|totals|sum|summe|gesamt)\.?$/i;
 
-/** A line about the shots, such as their average, is no shot. */
+/** The reason why a line about the shots, such as their average, is not imported. */
+export const SUMMARY_ROW = 'a line about the shots, not a shot';
+
+/** Whether a line is about the shots, such as their average, and not a shot. */
 export function isSummaryRow(cells: readonly string[]): boolean {
   return cells.some((cell, i) => {
     if (cell === '' || cell.length > 30 || cell <= '9') return false;
@@ -116,8 +119,7 @@ export function strikeRowReader(
       named = club;
       return null;
     }
-    if (isSummaryRow(cells))
-      return { ok: false, refusal: { column: '', text: '', reason: 'a line about the shots, not a shot' } };
+    if (isSummaryRow(cells)) return { ok: false, refusal: { column: '', text: '', reason: SUMMARY_ROW } };
     const row: StrikeRow = { club: named, shot: undefined, day: undefined, time: undefined, given: {} };
     for (const reader of readers) {
       const text = (cells[reader.column] ?? '').trim();

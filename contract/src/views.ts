@@ -189,7 +189,7 @@ export interface SessionView extends SessionDetails {
   /** Takes what the monitor sees. */
   live: boolean;
   aim: Aim | null;
-  /** What is to be hit, where somebody planned it. */
+  /** What is to be hit, where it is planned. */
   basket: readonly BasketLine[] | null;
   removed: boolean;
 }
@@ -264,7 +264,7 @@ export interface RosterBench {
    */
   stale: number;
   unknown: number;
-  /** The days new grooves are due, of the wedges of the gamer whose grooves somebody dated. */
+  /** The days new grooves are due, of the wedges of the gamer whose grooves have a date. */
   groovesDueOn: readonly string[];
 }
 

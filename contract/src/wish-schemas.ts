@@ -21,7 +21,7 @@ export type WishState = (typeof WISH_STATES)[number];
 export interface WishedClub {
   kind: ClubKind;
   loftDeg: number;
-  /** A carry somebody said or measured, metres; modelled where there is none. */
+  /** A stated or measured carry, metres; modelled where there is none. */
   carryM?: number | undefined;
 }
 
@@ -30,7 +30,7 @@ export interface WishDetails {
   name: string;
   purpose: WishPurpose;
   state: WishState;
-  /** What it costs; null where nobody asked yet. */
+  /** What it costs; null where not known yet. */
   price: number | null;
   club: WishedClub | null;
   /** The club of the locker it is about, where it is about one. */

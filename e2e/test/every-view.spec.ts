@@ -5,7 +5,7 @@ import { cell, demo, newPlayer } from './workbench';
 
 const axeSource = readFileSync(new URL('../../node_modules/axe-core/axe.min.js', import.meta.url), 'utf8');
 
-/** @param only the one rule that is held to; all of them where nothing stands here */
+/** @param only the one rule that is held to; all of them where empty */
 async function complaints(page: Page, only?: string): Promise<string[]> {
   if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(axeSource);
   return page.evaluate(async (rule) => {

@@ -124,7 +124,7 @@ describe('a file that is not a player, or not a complete one', () => {
   ])('%j: line %i, %s', async (file, line, says) => {
     const { message, fields } = await refused(file);
     expect(message).toContain(says);
-    expect(message).toContain('Nothing was taken.');
+    expect(message).toContain('Nothing was imported.');
     expect(fields![0]!.field).toMatch(new RegExp(`^line ${line}`));
   });
 

@@ -45,7 +45,7 @@ const DROPPED: readonly StrikePart[] = ['spinRpm', 'spinAxisDeg', 'clubSpeedMps'
 
 export interface LaunchMonitor {
   port: number;
-  /** How many balls were hit, numbered from 1, and which of them nobody has acknowledged yet. */
+  /** How many balls were hit, numbered from 1, and which of them are not acknowledged yet. */
   balls(): { hit: number; waiting: readonly number[] };
   close(): Promise<void>;
 }

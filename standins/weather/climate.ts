@@ -65,7 +65,7 @@ export const CLIMATES: readonly Climate[] = [
   },
 ];
 
-/** A place nobody has described: warmer towards the equator, cooler up high. */
+/** A place without a description: warmer towards the equator, cooler up high. */
 export function climateAt(latitudeDeg: number, longitudeDeg: number, altitudeM: number): Climate {
   const known = CLIMATES.find(
     (one) => Math.abs(one.latitudeDeg - latitudeDeg) < 1 && Math.abs(one.longitudeDeg - longitudeDeg) < 1,

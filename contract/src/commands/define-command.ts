@@ -2,7 +2,7 @@ import type { DistanceUnit } from '@tasche/core';
 import * as yup from '../yup.js';
 import type { ScheduleView, SessionsView, SheetView } from '../views.js';
 
-/** What a schema lets through, as nobody may change it afterwards. */
+/** What a schema lets through, read-only. */
 export type Checked<T> = T extends readonly unknown[]
   ? number extends T['length']
     ? readonly Checked<T[number]>[]

@@ -39,7 +39,7 @@ function gaugeVerdict(offDeg: number): GaugeVerdict {
 
 /**
  * A lie that was never set, as it stands on the sheet: what is wanted until another is set.
- * @param sinceDay a reading of this day or later is a measurement of the check, and wanted by nobody
+ * @param sinceDay a reading of this day or later is a measurement of the check, and not a wanted value
  */
 export function sheetLie(
   spec: Spec,

@@ -8,7 +8,7 @@ export interface ClubPutBack {
   readings: readonly Reading[];
   /** What needs the bench: a job for each thing that is done there. */
   jobs: readonly { job: BenchJob; wanted: readonly BenchValue[] }[];
-  /** Known now and not then: nobody can say how it was. */
+  /** Known now and not then: the earlier state is not known. */
   unknown: readonly QuantityKey[];
 }
 

@@ -12,7 +12,7 @@ interface KnownShot {
   flight: Flight;
 }
 
-/** 7-iron speeds of a swing, from a chip to faster than anybody. m/s */
+/** 7-iron speeds of a swing, from a chip to faster than any player. m/s */
 export const SWING_SPEEDS_MPS = [5, 58] as const;
 const NEAR_M = 1e-3;
 /** Carry grows a little faster than speed: near enough for a first guess. */

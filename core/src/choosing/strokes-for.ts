@@ -305,7 +305,7 @@ export function shotsFor(
 
 /**
  * What a need costs with a club: its best shot for it, or what is lost when it has none. A short shot is
- * nobody's in particular.
+ * not of a particular club.
  */
 export function strokesWith(
   demand: ShotDemand,

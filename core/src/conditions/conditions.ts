@@ -18,7 +18,7 @@ export interface Conditions {
   targetElevationM: number;
 }
 
-/** Where a number is from when nobody said: calm, 21 C, sea level, half humid, level. The stock tables' air. */
+/** Where a number is from when not given: calm, 21 C, sea level, half humid, level. The stock tables' air. */
 export const BASELINE: Conditions = {
   temperatureC: 21,
   altitudeM: 0,

@@ -149,7 +149,7 @@ function withNotes(derived: readonly ShotDemand[], notes: readonly ShotDemand[])
 }
 
 /**
- * What is laid up shorter leaves more, as long as nobody says how much is left; an approach is hit from as
+ * What is laid up shorter leaves more, as long as it is not given how much is left; an approach is hit from as
  * much nearer or farther.
  */
 function changedNeed(demand: ShotDemand, change: NonNullable<DemandChanges[string]>): ShotDemand {

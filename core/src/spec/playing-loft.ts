@@ -46,7 +46,7 @@ export function shownLoftKey(spec: Spec): LoftKey | undefined {
 }
 
 /**
- * What a loft is that somebody wrote without saying: the first one the stamp; later what is shown, corrected;
+ * What an entered loft is when its kind is not said: the first one the stamp; later what is shown, corrected;
  * beside a stamp alone what the club was bent to, or, too far away for that, the stamp corrected.
  */
 export function usualLoftKey(spec: Spec, deg: number): LoftKey {

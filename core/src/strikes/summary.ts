@@ -120,7 +120,7 @@ const MIS_HIT_SHARE = 0.5;
  */
 export function outliersOf(strikes: readonly CompleteStrike[]): (Outlier | undefined)[] {
   const carries = strikes.map(({ atBaseline }) => atBaseline.carryM);
-  // Where more were hit their deviation tells, and mis-hits are a part of how somebody plays.
+  // Where more were hit their deviation tells, and mis-hits are a part of how the player plays.
   const isFew = carries.length < FEWEST_FOR_OUTLIERS;
   const middle = quantileOf(carries, 0.5);
   const along = outlyingness(carries);

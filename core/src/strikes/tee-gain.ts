@@ -3,7 +3,7 @@ import { NORMAL_95 } from '../statistics/index.js';
 import type { StrikeSummary } from './summary.js';
 
 /**
- * What a tee gives or takes of a carry before anybody hit one: nothing, within this share of it, one standard
+ * What a tee gives or takes of a carry before one was hit: nothing, within this share of it, one standard
  * deviation. Our choice.
  */
 const USUAL_SHARE = 0.03;

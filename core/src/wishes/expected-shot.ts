@@ -11,7 +11,7 @@ export interface ExpectedShot {
   scatterShare?: number | undefined;
 }
 
-/** What a newly learnt shot carries of the full one where nobody says it. Our choice. */
+/** What a newly learnt shot carries of the full one where it is not given. Our choice. */
 const USUAL_SHARE: Record<UsualShotKind, number> = {
   full: 1,
   hard: 1.03,

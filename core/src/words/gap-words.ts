@@ -19,7 +19,7 @@ import { shotName } from './shot-words.js';
 type Evenness = NonNullable<GapReport['evenness']>;
 
 /**
- * Less than this, once the noise of the shots is taken out, is even as far as anybody can tell: metres or
+ * Less than this, once the noise of the shots is taken out, is even as far as can be told: metres or
  * degrees.
  */
 const EVEN = 0.05;

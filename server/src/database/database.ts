@@ -166,7 +166,7 @@ const LIMITS: ConnectionLimits = {
   idle_in_transaction_session_timeout: 30_000,
   query_timeout: 20_000,
 };
-/** Held by whoever brings tables up to date, or back. */
+/** Held while tables are brought up to date, or taken back. */
 const MIGRATION_LOCK = 4_310_001;
 /** Bringing tables up to date may take long. */
 const FOR_MIGRATIONS: ConnectionLimits = { connectionTimeoutMillis: 5000 };

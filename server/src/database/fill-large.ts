@@ -191,7 +191,7 @@ export async function fillLarge(client: pg.Client, workspaceId: string, size: La
     sessionId: await idIn('select id from session where player_id = $1 order by held_on limit 1'),
   };
   await run('commit');
-  // The tables that were filled, and no more: others may be locked by whoever works in them.
+  // The tables that were filled, and no more: others may be locked by their users.
   await run(
     `analyze player, club, bag, bag_club, change, change_row, reading, course, event, plan, monitor_ball, session,
        strike`,

@@ -4,7 +4,7 @@ import { HttpError, ruleBroken } from '../http/http-error.js';
 import { jsonBody, type RouteContext } from '../http/route-context.js';
 import type { Asks } from '../http/route-list.js';
 
-/** Pages that listen at once; each is somebody at a bench. */
+/** Pages that listen at once; each is a person at a bench. */
 const MAX_STREAMS = 50;
 /** So that a proxy in between does not close it. */
 const BEAT_MS = 15_000;

@@ -40,7 +40,7 @@ export function api(options: ApiOptions): Router {
     response.status(health.database === 'here' ? 200 : 503).json(health);
   });
 
-  // Health says how things are; ready says whether a balancer should send anybody here.
+  // Health says how things are; ready says whether a load balancer should send requests here.
   router.get('/ready', async (_request, response) => {
     const { database } = await readHealth(options.orm);
     response.status(database === 'here' ? 200 : 503).json({ ready: database === 'here' });

@@ -24,7 +24,7 @@ export interface AppOptions {
   orm: MikroORM;
   /** Finds out who asks. */
   identify: Identify;
-  /** What signing in needs; left out where nobody signs in. */
+  /** What signing in needs; left out where there is no sign-in. */
   people?: { sessions: BrowserSessions; tries: FailedTries };
   /** Sends invitations and resets; without it the person who made one passes it on. */
   mail?: MailService;

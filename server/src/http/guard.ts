@@ -11,7 +11,7 @@ import { CALLS_A_MINUTE, routeOf, type CallKind, type Wanted } from './route-lis
 
 const asked = new WeakMap<Request, SignedIn>();
 
-/** Who asks, as the guard found out. @throws HttpError 401 where it let somebody through who is nobody */
+/** Who asks, as the guard found out. @throws HttpError 401 where it let through an unidentified request */
 export function scopeOf(request: Request): SignedIn {
   const scope = asked.get(request);
   if (!scope) throw new HttpError(401, { error: 'signed-out', message: 'Sign in first.' });
@@ -52,7 +52,7 @@ export function guard(orm: MikroORM, identify: Identify): RequestHandler[] {
   ];
 }
 
-/** Notes that somebody took data out, once they have it. */
+/** Records that a person exported data, once it is sent. */
 function noteOnceSent(orm: MikroORM, request: Request, response: Response, signedIn: SignedIn): void {
   const { path } = request;
   response.once('finish', () => {

@@ -19,7 +19,7 @@ export interface Metrics {
   importedRows: Counter;
 }
 
-/** @param key who may ask from elsewhere says `Authorization: Bearer KEY`; left out, nobody may */
+/** @param key who may ask from elsewhere says `Authorization: Bearer KEY`; left out, no one may */
 export function metricsOf(orm: MikroORM, key?: string): Metrics {
   const register = new Registry();
   collectDefaultMetrics({ register, prefix: 'tasche_' });

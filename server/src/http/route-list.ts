@@ -9,7 +9,7 @@ import type * as yup from 'yup';
 export type Wanted = Right | 'anybody' | 'signed-in' | 'self';
 
 /**
- * How often one person, one token, or one address where nobody is known, may call routes of that kind in a
+ * How often one person, one token, or one address without a known person, may call routes of that kind in a
  * minute, at one server.
  */
 export const CALLS_A_MINUTE = {
@@ -18,7 +18,7 @@ export const CALLS_A_MINUTE = {
   write: 600,
   /** Takes a worker thread, or a lot of the database. */
   costly: 60,
-  /** Before anybody is known. */
+  /** Before the person is known. */
   door: 60,
 } as const;
 export type CallKind = keyof typeof CALLS_A_MINUTE;

@@ -50,7 +50,7 @@ export function mailThrough(address: string, from: string, log: Logger): MailSer
         });
         return true;
       } catch (err) {
-        // Neither the letter nor whom it was for: a link in it lets somebody in.
+        // Neither the letter nor whom it was for: a link in it lets its reader in.
         log.warn({ code: (err as { code?: string }).code }, 'a letter was not taken');
         return false;
       }

@@ -6,7 +6,7 @@ import type { Logger } from 'pino';
 
 const STRIKES = 'tasche_strikes';
 const CHANGES = 'tasche_changes';
-/** PostgreSQL takes 8,000 bytes; a change of more players than this is told as one of anybody's. */
+/** PostgreSQL takes 8,000 bytes; a change of more players than this is announced without naming players. */
 const MAX_NAMED_PLAYERS = 60;
 const MAX_SUMMARY = 400;
 const FIRST_WAIT_MS = 500;
@@ -17,7 +17,7 @@ const LONGEST_WAIT_MS = 10_000;
  */
 const PACE = { askedEveryMs: 4000, answersWithinMs: 3000 };
 
-/** A change somebody made, as it is told. */
+/** A change, as it is announced. */
 export interface ChangeNews {
   workspaceId: string;
   changeId: string;
@@ -115,7 +115,7 @@ export function listenForNews(
       for (const name of events.eventNames()) events.emit(name, null);
       askNowAndThen(fresh, askedEveryMs, () => client === fresh && !closed).catch(() => {
         lost();
-        // With a question still open it hangs up at once; there may be nobody to wait for.
+        // With a question still open it hangs up at once; there may be no answer to wait for.
         fresh.end().catch(() => undefined);
       });
     } catch (err) {

@@ -84,7 +84,7 @@ export function newsRoutes({ news, beatMs = BEAT_MS, identify, scopeOf }: RouteC
   return router;
 }
 
-/** A change as somebody is told of it; nothing where it is of players they do not see. */
+/** A change as it is announced to a person; nothing where it is of players they do not see. */
 function seenBy({ playerIds: seen }: Sight, change: ChangeNews): NewsView | undefined {
   const { changeId, playerIds, who, summary, schedule } = change;
   if (!seen)

@@ -49,7 +49,7 @@ const SESSIONS_SHOWN = 100;
 export interface BrowserSessions {
   /** Reads the session a request belongs to, where there is one. */
   middleware: RequestHandler;
-  /** A connection pool of the sessions' own, for what else is asked before anybody is known. */
+  /** A connection pool of the sessions' own, for other queries before the person is known. */
   pool: pg.Pool;
   listOf(personId: string, current: string): Promise<BrowserSessionView[]>;
   /** Ends one by the id its view has, or all but the current one. @returns how many were ended */
@@ -70,7 +70,7 @@ export async function browserSessions(databaseUrl: string, given?: string): Prom
     application_name: 'tasche sessions',
     allowExitOnIdle: true,
   });
-  // A connection the database ends while nobody uses it is made again.
+  // A connection the database ends while it is idle is made again.
   pool.on('error', () => undefined);
   const secret = given ?? (await serverSecret(pool));
   const stores: { close: () => void }[] = [];

@@ -35,7 +35,7 @@ export async function identityOf(orm: MikroORM, personId: string): Promise<Ident
 /**
  * Finds out who asks: by a token, by the browser's session, or, where everybody at this machine is let in,
  * by that.
- * A session that was ended lets nobody in, at this machine neither.
+ * A session that was ended gives no access, not even on this machine.
  * @param machine the user of this machine; left out where people sign in
  */
 export function identifyBy(orm: MikroORM, machine?: () => Promise<SignedIn>): Identify {
@@ -56,7 +56,7 @@ export function identifyBy(orm: MikroORM, machine?: () => Promise<SignedIn>): Id
           mayWrite: true,
         };
     }
-    // One that only asks for a passkey's answer is nobody's yet.
+    // A session that only asks for a passkey's answer belongs to no one yet.
     if (bearsSession(request) && session?.challenge === undefined)
       throw signedOut('You are signed out here; sign in again.');
     if (machine && isOnThisMachine(request)) return machine();

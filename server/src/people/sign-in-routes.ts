@@ -162,7 +162,7 @@ export function requirePrivacy(request: Request): void {
   });
 }
 
-/** @throws HttpError where nobody signs in to this server */
+/** @throws HttpError where this server has no sign-in */
 function required(people: RouteContext['people']): NonNullable<RouteContext['people']> {
   if (!people) throw ruleBroken('This server has no sign-in.');
   return people;

@@ -52,7 +52,7 @@ export const playerFileAsks: Asks = {
   'POST /players/from-file': { query: takeQuery, takes: ['application/octet-stream'] },
 };
 
-/** A player is taken out with everything, as a file anybody can read, and brought in again. */
+/** Exports a whole player as a file anyone can read, and imports one. */
 export function playerFileRoutes({ orm, scopeOf }: RouteContext): Router {
   const router = Router();
 
@@ -120,7 +120,7 @@ async function readFile(received: Pick<ReceivedFile, 'read'>, signal: AbortSigna
   } catch (error) {
     if (!(error instanceof PlayerFileError)) throw error;
     const field = [`line ${error.line}`, error.field].filter(Boolean).join(', ');
-    throw badInput(`${error.message}. Nothing was taken.`, [{ field, message: error.reason }]);
+    throw badInput(`${error.message}. Nothing was imported.`, [{ field, message: error.reason }]);
   } finally {
     lines.close();
   }

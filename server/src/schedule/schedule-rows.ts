@@ -130,7 +130,7 @@ export async function coursePlace(em: EntityManager, id: string): Promise<Foreca
   const { name, altitudeM, latitudeDeg, longitudeDeg } = course;
   if (latitudeDeg == null || longitudeDeg == null)
     throw ruleBroken(
-      `Nobody has written down where ${name} lies: give it a latitude and a longitude, or enter the air by hand.`,
+      `The position of ${name} is not recorded: give it a latitude and a longitude, or enter the air by hand.`,
     );
   return { name, altitudeM, latitudeDeg, longitudeDeg };
 }

@@ -55,7 +55,7 @@ export function answerOfPlayer({ orm, scopeOf }: Pick<RouteContext, 'orm' | 'sco
   };
 }
 
-/** Whose a club is, as somebody sees it: that never changes. */
+/** The owner of a club, as seen by one person: that never changes. */
 const owners = perDatabase(() => new LRUCache<string, string>({ max: 20_000 }));
 
 /**
@@ -118,8 +118,8 @@ const nextQuestion = perDatabase(
 );
 
 /**
- * The number of a player's newest state. Whoever asks while a question is on its way waits for the one after
- * it, so that many readers cost one query and none is told of a state older than its own asking.
+ * The number of a player's newest state. A reader who asks during a query waits for the next one, so that many
+ * readers cost one query and none is told of a state older than its own asking.
  */
 function revisionOf(orm: MikroORM, sight: Sight, playerId: string): Promise<string | null> {
   const key = `${sightKey(sight)} ${playerId}`;

@@ -41,7 +41,7 @@ export class ImportTally {
   ) {}
 
   /**
-   * The club a label is: as the person said, or as it looks while nobody has; null where its rows are left
+   * The club a label is: as the person said, or as guessed until then; null where its rows are left
    * out.
    */
   matchOf(label: string, key: string, carryM: number | undefined): ClubMatch {

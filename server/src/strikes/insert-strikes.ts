@@ -5,7 +5,7 @@ import { GIVEN_COLUMNS } from './strike-columns.js';
 
 /** A ball to be kept. */
 export interface KeptStrike {
-  /** Made by the database where nobody needs to know it before. */
+  /** Made by the database where it is not needed before. */
   id?: string;
   clubId: string | null;
   shot: ShotKind;

@@ -16,7 +16,7 @@ let pool: Piscina | undefined;
 const asked = new Map<string, number>();
 
 /**
- * Runs a task beside the server, so that nobody else waits for it.
+ * Runs a task beside the server, so that no other request waits for it.
  * @param file the module whose default export does it
  * @param input what that function is given; copied, as for any worker
  * @param signal gives it up, in the queue or while it runs, once no client waits for it any more

@@ -5,7 +5,7 @@ import { isRetryable } from '../database/database-state.js';
 /** What of a workspace may be seen. */
 export interface Sight {
   workspaceId: string;
-  /** The players somebody may see; all of them where nothing stands here. */
+  /** The players somebody may see; all of them where empty. */
   playerIds?: readonly string[] | null;
 }
 

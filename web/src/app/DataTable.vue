@@ -45,7 +45,7 @@ const props = withDefaults(
   }>(),
   { page: 50, empty: 'Nothing yet.', orders: true },
 );
-/** Somebody searches or orders: more than is here may be wanted. */
+/** The reader searches or orders: more rows may be needed. */
 const emit = defineEmits<{ whole: [] }>();
 const slots = defineSlots<Record<string, (slot: { row: R }) => VNodeChild>>();
 

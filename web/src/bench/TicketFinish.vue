@@ -39,7 +39,7 @@ const wantedOf = (key: QuantityKey) => {
   return found ? `wanted ${showQuantity(quantityOf(found.key)!, found.value)}` : '';
 };
 /**
- * Measured afterwards; the rest is what was put on, and stands as it was asked until somebody says otherwise.
+ * Measured afterwards; the rest is what was put on, and stands as it was asked until changed.
  */
 const MEASURED: readonly QuantityKey[] = [
   'loftMeasuredDeg',

@@ -52,7 +52,7 @@ const nowWords = (key: QuantityKey) => {
   const now = nowOf(club.value, key);
   return now === null ? 'not known now' : `now ${now}`;
 };
-/** The name follows job and club until somebody writes another. */
+/** The name follows job and club until another is entered. */
 const suggested = computed(() => usualName(draft.job, club.value?.name ?? 'club'));
 watch(
   suggested,

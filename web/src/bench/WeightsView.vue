@@ -53,7 +53,7 @@ const loftOf = (club: ClubView) => (club.kind === 'putter' ? 99 : (playingLoft(c
 
 const target = ref<string | number | null>('D4');
 const targetPoints = computed(() => swingWeightPoints(String(target.value ?? '')));
-/** Irons and wedges, until somebody says otherwise. */
+/** Irons and wedges, until changed. */
 const picked = ref<ReadonlySet<string>>(new Set());
 watch(
   () => clubs.value.map(({ id }) => id).join(),

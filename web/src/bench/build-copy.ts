@@ -2,7 +2,7 @@ import type { ClubView, Command } from '@tasche/contract';
 import { copyOfBuild, type QuantityKey } from '@tasche/core';
 import { v4 as newId } from 'uuid';
 
-/** What the ticket asks whoever builds it to bring it to. */
+/** What the ticket asks the builder to bring it to. */
 const TICKET_KEYS: readonly QuantityKey[] = [
   'loftSetDeg',
   'lieSetDeg',

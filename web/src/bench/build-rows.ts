@@ -55,7 +55,7 @@ function isOf({ kind }: Club, key: QuantityKey): boolean {
   return true;
 }
 
-/** What is not recorded and without which nobody could build it again. */
+/** What is not recorded and without which it cannot be built again. */
 export function missingOf(groups: readonly { rows: readonly BuildRow[] }[]): BuildRow[] {
   return groups
     .flatMap(({ rows }) => rows)

@@ -12,7 +12,7 @@ import {
 import { airWords } from '../conditions/air-units';
 
 /**
- * Columns of a card's shots: the stock shot, and what else of the usual ones anybody wrote down; those of the
+ * Columns of a card's shots: the stock shot, and what else of the usual ones that are recorded; those of the
  * player's own stand below.
  */
 export function shotColumns({ clubs }: DistanceCard): UsualShotKind[] {

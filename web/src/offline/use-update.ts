@@ -84,7 +84,7 @@ async function start(againMs: number): Promise<void> {
     pages.onmessage = takenElsewhere;
     worker.addEventListener('redundant', again);
     const registration = await worker.register();
-    // On a slow machine the first has taken the page over before anybody listened.
+    // On a slow machine the first took the page over before anything listened.
     hasWorker ||= navigator.serviceWorker.controller !== null;
     takeIt = () => {
       isTaken = true;

@@ -32,7 +32,7 @@ const meant = computed(() => {
 });
 function write(shots: readonly PlayedShot[]): void {
   const { hits, ...rest } = noted.value;
-  // Clubs nobody wrote a shot down of stay as they were counted.
+  // Clubs without a recorded shot stay as they were counted.
   emit('set', { ...rest, shots, hits: { ...hits, ...hitsOfShots(shots) } });
 }
 const clear = () => {

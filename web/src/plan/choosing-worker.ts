@@ -16,7 +16,7 @@ import {
 } from '@tasche/core';
 import { expose } from 'comlink';
 
-/** A week's bag to be chosen: a usual round with the shots somebody wrote down in it. */
+/** A week's bag to be chosen: a usual round with the entered shots in it. */
 export interface WeekQuestion {
   request: UsualRoundRequest;
   rules: RoundRules;
@@ -31,7 +31,7 @@ export interface ChosenAnswer {
   refused: string;
   why: Readonly<Record<string, string>>;
   loses: BagLoss | null;
-  /** The club and shot of the chosen bag for each shot somebody wrote down, by its id or name. */
+  /** The club and shot of the chosen bag for each entered shot, by its id or name. */
   with: Readonly<Record<string, DemandAnswer>>;
 }
 const NOTHING = { answer: null, why: {}, loses: null, with: {} } as const;

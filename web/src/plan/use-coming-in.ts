@@ -5,7 +5,7 @@ import { addTickets, readyTickets } from '../bench/new-tickets';
 import { useSheet } from '../sheet/sheet-store';
 
 /**
- * Clubs that a settled round brings in and nobody has a ticket for yet, and the tickets that have them ready.
+ * Clubs that a settled round brings in and that have no ticket yet, and the tickets that have them ready.
  */
 export function useComingIn(plan: () => PlanView, rounds: ComputedRef<readonly EventRound[]>) {
   const store = useSheet();

@@ -2,10 +2,13 @@
 import { digits } from '@tasche/core';
 import type { StrikeImportReport } from '@tasche/contract';
 import { NButton, NCard } from 'naive-ui';
+import { computed } from 'vue';
+import { refusedRows } from './refused-rows';
 
 /** The result of an import. */
-defineProps<{ playerId: string; report: StrikeImportReport }>();
+const props = defineProps<{ playerId: string; report: StrikeImportReport }>();
 const emit = defineEmits<{ saveRefusals: [] }>();
+const refused = computed(() => refusedRows(props.report));
 </script>
 
 <template>
@@ -19,10 +22,10 @@ const emit = defineEmits<{ saveRefusals: [] }>();
       <template v-if="report.duplicates">{{ digits(report.duplicates) }} were here already. </template
       ><template v-if="report.otherClubs"
         >{{ digits(report.otherClubs) }} with clubs that were left out. </template
-      ><template v-if="report.refused">{{ digits(report.refused) }} could not be imported. </template>Ctrl Z
+      ><template v-if="refused.refused">{{ digits(refused.refused) }} could not be imported. </template>Ctrl Z
       takes it back.
     </p>
-    <p v-if="report.refusals.length > 0">
+    <p v-if="refused.refusals.length > 0">
       <NButton @click="emit('saveRefusals')" size="small"> Save the list of rows left out </NButton>
     </p>
     <p class="bar">

@@ -9,6 +9,7 @@ import ChoiceField from '../fields/ChoiceField.vue';
 import { useSheet } from '../sheet/sheet-store';
 import RefusedRows from './RefusedRows.vue';
 import { carriesBeside, unitDoubt } from './import-carries';
+import { refusedRows } from './refused-rows';
 
 /** The preview of an import: its clubs and what each carries beside the sheet, and what cannot be imported. */
 const props = defineProps<{
@@ -31,6 +32,7 @@ const rows = computed(() =>
     return { ...one, match, beside: carriesBeside(one, match, store.clubsById) };
   }),
 );
+const refused = computed(() => refusedRows(props.report));
 const doubt = computed(() => unitDoubt(rows.value.map(({ beside }) => beside)));
 const wouldTake = computed(() => rows.value.reduce((sum, { match, rows: n }) => sum + (match ? n : 0), 0));
 const days = computed(() => {
@@ -56,8 +58,10 @@ function setShot(label: string, match: ClubMatch, shot: ShotKind): void {
     }}<template v-if="report.days.length > 0"> on {{ counted(report.days.length, 'day') }}{{ days }}</template
     >: <b>{{ digits(wouldTake) }}</b> to import<template v-if="report.duplicates"
       >, {{ digits(report.duplicates) }} of them known already</template
-    ><template v-if="report.refused"
-      >, <span class="verdict error">■ {{ digits(report.refused) }} that cannot be</span></template
+    ><template v-if="refused.summaryRows"
+      >, {{ counted(refused.summaryRows, 'line') }} of averages and the like left out</template
+    ><template v-if="refused.refused"
+      >, <span class="verdict error">■ {{ digits(refused.refused) }} that cannot be</span></template
     >.
   </p>
   <p v-if="wouldTake === 0 && rows.length > 0" class="verdict warning" role="status">
@@ -108,7 +112,7 @@ function setShot(label: string, match: ClubMatch, shot: ShotKind): void {
         </tr>
       </tbody>
     </NTable>
-    <RefusedRows v-if="report.refused > 0" :report="report" @save="emit('saveRefusals')" />
+    <RefusedRows v-if="refused.refused > 0" :report="refused" @save="emit('saveRefusals')" />
   </div>
 </template>
 

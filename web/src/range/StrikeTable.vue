@@ -69,7 +69,7 @@ const clubs = computed(() =>
 const clubsFor = ({ clubId }: StrikeView) =>
   clubId === null ? [{ value: '', label: 'no club' }, ...clubs.value] : clubs.value;
 
-/** The strike somebody is giving a reason for. */
+/** The strike a reason is being entered for. */
 const asking = ref<string | null>(null);
 const reason = ref('');
 const REASONS = ['mis-hit', 'wrong club', 'device misread', 'interrupted'];

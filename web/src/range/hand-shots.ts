@@ -1,7 +1,7 @@
 import { guessClub, storedMetres, type ClubMatch, type LabelledClub } from '@tasche/contract';
 import { STRIKE_BOUNDS, type DistanceUnit, type Strike } from '@tasche/core';
 
-/** Shots with one club: of whoever is named before them, else with the one in hand. */
+/** Shots with one club: of the club named before them, else with the one in hand. */
 interface HandTurn {
   club: ClubMatch;
   strikes: readonly Strike[];

@@ -60,7 +60,7 @@ export const useRange = defineStore('range', () => {
     edition.value += 1;
     const ahead = takeRangeAhead(playerId, shots);
     wanted.value = { playerId, shots };
-    // What came to nothing, where nobody was signed in yet, is read now.
+    // What failed before signing in is read now.
     if (!(await ahead)) await Promise.all([list.again(), hit.again()]);
   }
 

@@ -17,7 +17,7 @@ export interface ListedPlayer {
   clubs: readonly NewClub[];
   /** Cells that cannot be taken, by the lines of the file. */
   rejected: readonly (RejectedCell & { line: number })[];
-  /** Somebody of that name is on the roster already. */
+  /** A player with that name is on the roster already. */
   isKnown: boolean;
 }
 

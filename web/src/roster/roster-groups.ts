@@ -1,6 +1,7 @@
 import type { ChangeView, RosterEntry } from '@tasche/contract';
 import { differenceInCalendarDays, parseISO } from 'date-fns';
 import { EVENT_STATES, eventState, eventStateWords, type EventState } from './event-state';
+import { mayDoHere } from '../people/rights';
 import { thingsToDo } from './things-to-do';
 
 export const GROUPINGS = [
@@ -38,7 +39,7 @@ export function rosterRows(entries: readonly RosterEntry[], today: string) {
     .filter(({ player }) => !player.archived)
     .map((entry) => ({
       ...entry,
-      things: thingsToDo(entry, today),
+      things: thingsToDo(entry, today, mayDoHere),
       event: eventStateWords(entry, today),
       recent: changesSinceYesterday(entry, today),
     }));

@@ -15,7 +15,7 @@ import { calendarPlans, firstDay } from './calendar-plan';
 import type { CalendarRow } from './read-calendar';
 
 /**
- * The dates of events out of somebody's calendar: looked at first; those that are here already move, the
+ * The dates of events from a calendar file: looked at first; those that are here already move, the
  * others are made on a course.
  */
 const emit = defineEmits<{ leave: [] }>();

@@ -64,7 +64,7 @@ const players = computed(() =>
     clashes: clashes.filter(({ day }) => day >= from.value && day <= to.value),
   })),
 );
-/** Events whoever is planned for them. */
+/** All events, with or without a planned player. */
 const events = computed(() => {
   const nobody = {
     player: { season: null },

@@ -89,7 +89,7 @@ export const useSheet = defineStore('sheet', () => {
     const reading = ahead?.key === hashKey(sheetKey(playerId, asOf)) ? ahead.reading : undefined;
     ahead = undefined;
     await reading;
-    // What came to nothing, where nobody was signed in yet, is read now.
+    // What failed before signing in is read now.
     if (!reading || answer.value.value === undefined) await answer.again();
   }
 

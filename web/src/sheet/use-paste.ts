@@ -26,7 +26,7 @@ export interface LeftRow {
   cells: readonly string[];
   /** The name does not say what kind of club it is. */
   asksKind: boolean;
-  /** The kind somebody said it is. */
+  /** The kind that was chosen. */
   kind: ClubKind | null;
 }
 

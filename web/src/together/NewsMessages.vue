@@ -3,7 +3,7 @@ import { useMessage } from 'naive-ui';
 import { h, watch } from 'vue';
 import { SHOWN_MS, useNews } from './news';
 
-/** What somebody else just did to what is on the screen, in its corner; a screen reader hears it once. */
+/** What another person just changed on the screen, in its corner; a screen reader hears it once. */
 const news = useNews();
 const message = useMessage();
 watch(

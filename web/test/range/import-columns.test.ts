@@ -71,6 +71,7 @@ describe('a file that was imported', () => {
       otherClubs: 0,
       refused: 2,
       refusals: [{ line: 4, column: 'Carry', text: 'fast', reason: 'no number' }],
+      reasons: [{ column: 'Carry', reason: 'no number', count: 2 }],
     };
     const done = mount(ImportDone, {
       props: { playerId: 'p', report } as never,

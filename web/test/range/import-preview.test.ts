@@ -1,4 +1,4 @@
-import type { ClubMatch, StrikeImportReport } from '@tasche/contract';
+import { SUMMARY_ROW, type ClubMatch, type StrikeImportReport } from '@tasche/contract';
 import { mount } from '@vue/test-utils';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { carriesBeside, unitDoubt } from '../../src/range/import-carries';
@@ -103,5 +103,33 @@ describe('the preview of a file', () => {
     expect(view.get('.warning').text()).toContain('Say which club it is');
     await view.get('.title button').trigger('click');
     expect(view.emitted('saveRefusals')).toHaveLength(1);
+  });
+
+  it('counts the averages of a file quietly, and not among what is wrong', () => {
+    const average = (line: number) => ({ line, column: '', text: '', reason: SUMMARY_ROW });
+    const labels = [{ label: '7i', rows: 20, match: full('7'), carryM: 150 }];
+    const onlyThese = preview(
+      report(labels, {
+        refused: 2,
+        refusals: [average(22), average(23)],
+        reasons: [{ column: '', reason: SUMMARY_ROW, count: 2 }],
+      }),
+    );
+    expect(onlyThese.text()).toContain('2 lines of averages and the like left out');
+    expect(onlyThese.find('.error').exists()).toBe(false);
+    expect(onlyThese.text()).not.toContain('Not imported');
+
+    const andAnother = preview(
+      report(labels, {
+        refused: 3,
+        refusals: [{ line: 4, column: 'Carry', text: 'abc', reason: 'is not a number' }, average(22)],
+        reasons: [
+          { column: '', reason: SUMMARY_ROW, count: 2 },
+          { column: 'Carry', reason: 'is not a number', count: 1 },
+        ],
+      }),
+    );
+    expect(andAnother.get('.error').text()).toContain('1 that cannot be');
+    expect(andAnother.text()).not.toContain('a line about the shots');
   });
 });

@@ -96,7 +96,7 @@ describe('bringing a player in', () => {
     await button(/Import Ana/).trigger('click');
     PlayedCall.calls[0]!.answer(400, {
       error: 'bad-input',
-      message: 'Line 7: club: kind must be one of … Nothing was taken.',
+      message: 'Line 7: club: kind must be one of … Nothing was imported.',
       fields: [{ field: 'line 7, club.kind', message: 'kind' }],
     });
     await flushPromises();

@@ -1,4 +1,4 @@
-import type { Page, PlayerView, RosterEntry } from '@tasche/contract';
+import { mayUse, type Page, type PlayerView, type RosterEntry, type Role } from '@tasche/contract';
 import { flushPromises, mount } from '@vue/test-utils';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { nextTick } from 'vue';
@@ -41,7 +41,9 @@ const plan = (startsOn: string, settled: number) => ({
 });
 
 describe('the next thing to do for a player', () => {
-  const thing = (more: Partial<RosterEntry>) => thingsToDo(entry('Ana', more), TODAY)[0] ?? null;
+  const things = (more: Partial<RosterEntry>, role: Role = 'rep') =>
+    thingsToDo(entry('Ana', more), TODAY, (name) => mayUse(role, name));
+  const thing = (more: Partial<RosterEntry>) => things(more)[0] ?? null;
 
   it('is nothing where all is well', () => {
     expect(thing({})).toBeNull();
@@ -79,7 +81,7 @@ describe('the next thing to do for a player', () => {
       nextPlan: plan('2026-11-28', 0),
     };
     expect(thing(all)!.words).toBe('a ticket is late');
-    expect(thingsToDo(entry('Ana', all), TODAY).map(({ words }) => words)).toEqual([
+    expect(things(all).map(({ words }) => words)).toEqual([
       'a ticket is late',
       'settle 3 rounds of Hochfirn Open',
       'fix 1 fault of the gamer',
@@ -88,6 +90,16 @@ describe('the next thing to do for a player', () => {
       'check lofts and lies',
       'new grooves for 1 wedge',
     ]);
+    // What the reader may not do is not theirs to do: an assistant is at the bench and on the range.
+    expect(things(all, 'assistant').map(({ words }) => words)).toEqual([
+      'a ticket is late',
+      'measure 1 club again, changed since',
+      '1 carry not known',
+      'check lofts and lies',
+      'new grooves for 1 wedge',
+    ]);
+    expect(things(all, 'caddie')).toEqual([]);
+    expect(things({ gamer: null }, 'caddie')).toEqual([]);
     // On tour a check is due every week.
     const onTour = {
       player: { ...player('Ana'), handicap: -4 },
