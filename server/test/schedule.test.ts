@@ -515,7 +515,7 @@ describe('the forecast', () => {
       .get(`/api/courses/${nowhere}${from}`)
       .expect(422)
       .expect(({ body }) => {
-        expect((body as { message: string }).message).toMatch(/Nobody has written down where/);
+        expect((body as { message: string }).message).toMatch(/position of .* is not recorded/);
       });
     await asking(await workbench(), weather.port)
       .get(`/api/courses/${id}${from}`)
