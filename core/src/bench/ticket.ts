@@ -36,7 +36,7 @@ export const JOB_CAUTIONS: Record<BenchJob, readonly string[]> = {
   build: [HEAT, CUT, BEND],
   other: [],
 };
-export const BUILDER_WORDS = 'The maker’s word and a qualified club builder’s go before all of this.';
+export const BUILDER_WORDS = 'The maker and a qualified club builder have the last word.';
 
 /** What is wanted of a club, or what it became: a quantity and its value. */
 export interface BenchValue {

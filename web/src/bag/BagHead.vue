@@ -6,7 +6,7 @@ import { computed } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import PageHead from '../app/PageHead.vue';
 import UnitButton from '../app/UnitButton.vue';
-import { shortDay, shortMoment, today } from '../app/day';
+import { shortDay, shortMoment, today, withDaysFormatted } from '../app/day';
 import NameTag from '../app/NameTag.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 import { useSheet } from '../sheet/sheet-store';
@@ -59,7 +59,7 @@ function toBag(bagId: string): void {
         <span>as of {{ shortDay(store.sheet!.asOf ?? today()) }}</span>
         <span v-if="lastChange && !store.isPast" class="last"
           >last change by {{ lastChange.who }}, {{ shortMoment(lastChange.at) }}:
-          {{ lastChange.summary }}</span
+          {{ withDaysFormatted(lastChange.summary) }}</span
         >
         <RouterLink v-if="store.isPast" :to="{ query: { ...route.query, asOf: undefined } }"
           >Back to today</RouterLink

@@ -108,7 +108,7 @@ const samples = (column: number) =>
             <span v-if="isUnsure(column)" class="verdict warning">◆ unit guessed; check the numbers</span>
             <span v-if="unread(column) > 0" class="verdict error"
               >■ {{ unread(column) }} of {{ body.length }} cells cannot be read; their rows are left out
-              unless the column is</span
+              unless you leave the column out</span
             >
           </td>
         </tr>

@@ -61,7 +61,7 @@ function setShot(label: string, match: ClubMatch, shot: ShotKind): void {
     ><template v-if="refused.summaryRows"
       >, {{ counted(refused.summaryRows, 'line') }} of averages and the like left out</template
     ><template v-if="refused.refused"
-      >, <span class="verdict error">■ {{ digits(refused.refused) }} that cannot be</span></template
+      >, <span class="verdict error">■ {{ digits(refused.refused) }} that cannot be imported</span></template
     >.
   </p>
   <p v-if="wouldTake === 0 && rows.length > 0" class="verdict warning" role="status">

@@ -56,6 +56,19 @@ describe('the head of a bag', () => {
     expect(view.get('.unknown').text()).toBe('1 of 2 carries not known yet');
   });
 
+  it('says who changed the player last, with the day as people write it', () => {
+    const year = new Date().getFullYear();
+    const lastChange = {
+      id: 'c',
+      at: `${year}-11-28T10:00:00Z`,
+      who: 'Kari',
+      summary: `Round of ${year}-11-27 added`,
+      why: null,
+    };
+    showSheet({ ...sheetOf(CLUBS, ['7', '8']), bags: [gamer], lastChange } as never);
+    expect(head().get('.last').text()).toMatch(/last change by Kari, 28 Nov .*: Round of 27 Nov added/);
+  });
+
   it('says how many must go, with the Rule, and nothing of it while none must', () => {
     expect(head({ tooMany: 2 }).text()).toContain('2 must go: 14 is the limit (Rule 4.1b)');
     expect(head().text()).not.toContain('must go');

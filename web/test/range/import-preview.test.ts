@@ -129,7 +129,7 @@ describe('the preview of a file', () => {
         ],
       }),
     );
-    expect(andAnother.get('.error').text()).toContain('1 that cannot be');
+    expect(andAnother.get('.error').text()).toContain('1 that cannot be imported');
     expect(andAnother.text()).not.toContain('a line about the shots');
   });
 });

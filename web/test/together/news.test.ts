@@ -77,13 +77,14 @@ describe('what others change', () => {
 
   it('stands in the corner, one under another, and is read out once', async () => {
     const view = mount(NewsLine, { attachTo: document.body });
-    for (const summary of ['7 iron: set loft', '8 iron: set loft']) {
+    const year = new Date().getFullYear();
+    for (const summary of ['7 iron: set loft', `Round of ${year}-11-22 added`]) {
       Stream.last.say('change', change({ summary }));
       await flushPromises();
     }
     const lines = [...document.querySelectorAll('.n-message')].map((line) => line.textContent);
-    expect(lines).toEqual(['Kari 7 iron: set loft', 'Kari 8 iron: set loft']);
-    expect(view.get('[aria-live="polite"]').text()).toBe('Kari 8 iron: set loft');
+    expect(lines).toEqual(['Kari 7 iron: set loft', 'Kari Round of 22 Nov added']);
+    expect(view.get('[aria-live="polite"]').text()).toBe('Kari Round of 22 Nov added');
     view.unmount();
   });
 
