@@ -53,7 +53,7 @@ export function drillTable(outcomes: readonly Outcome[], standing: DrillStanding
       standing.eventsMissed,
       `3 pages, which reloaded ${standing.reread} times`,
     ),
-    count('cells of a real browser left stale', standing.staleCells, 'one page nobody touched'),
+    count('cells of a real browser left stale', standing.staleCells, 'one page without input'),
     count(
       'bags chosen otherwise',
       standing.wrongChoices,
