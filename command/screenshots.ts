@@ -53,7 +53,7 @@ const PICTURES: readonly {
   { file: 'bench-pages', part: 'Wish list', address: `${OLUCHI}/bench/wishes`, height: 760, steps: wishes },
   { file: 'access', part: 'Who is in the workspace', address: '/people', height: 800, steps: people },
   { file: 'access', part: 'A link to a card', address: `${MAREN}/card`, height: 800, steps: sharing },
-  { file: 'access', part: 'The way in', address: '/roster', height: 800, steps: signedOut },
+  { file: 'access', part: 'Signing in', address: '/roster', height: 800, steps: signedOut },
   { file: 'card', address: `${MAREN}/card`, width: 390, height: 1180, steps: card },
 ];
 

@@ -57,7 +57,7 @@ const byPasskey = () => come(() => passkeyAnswer(draft.stay));
 </script>
 
 <template>
-  <SignInCard title="Sign in" says="Spec sheets, ladders and club swaps, for those who were let in.">
+  <SignInCard title="Sign in" says="Spec sheets, ladders and club swaps, for invited people.">
     <NForm ref="form" :model="draft" :rules="rules" @submit.prevent="submit(signIn)">
       <NFormItem label="E-mail" path="email">
         <NInput

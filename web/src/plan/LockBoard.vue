@@ -146,7 +146,7 @@ function shortly(id: string): string {
     return reason.need === undefined
       ? reason.worth > 0.005 && reason.worth < Infinity
         ? 'for even steps'
-        : 'a rule asks for it'
+        : 'a rule requires it'
       : `${reason.need}${reason.shot && reason.shot !== 'full' ? `, ${shotKindWords(reason.shot)}` : ''}`;
   const left = lefts.value.get(id);
   return left
@@ -192,8 +192,8 @@ const words = (club: LadderClub) =>
           </NButton></span
         ><span class="quiet small">{{
           side === 'in'
-            ? 'strokes a round it is worth, and what asks for it most'
-            : 'strokes a round it would cost, and for which'
+            ? 'strokes a round it is worth, and the shot that needs it most'
+            : 'strokes a round it would cost, and for which club'
         }}</span>
       </h2>
       <VueDraggable
