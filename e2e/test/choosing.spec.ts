@@ -22,7 +22,7 @@ test('a bag is chosen for the shots of a week: needs typed, locks pressed, reaso
   await line.press('Enter');
   await expect(panel.getByRole('table', { name: 'Needs of the week' }).locator('tbody tr')).toHaveCount(15);
   await expect(panel).toContainText(
-    /The bag of the week (costs \d\.\d\d strokes a round more than|is|and) the best there is/,
+    /The bag of the week (costs \d\.\d\d strokes a round more than|is|and) the best possible/,
   );
   await expect(panel).toContainText(/Proved the best of [\d,]+ sets of clubs/);
 
@@ -54,12 +54,12 @@ test('a bag is chosen for the shots of a week: needs typed, locks pressed, reaso
   await panel.getByText('Why, club by club').click();
   await expect(panel).toContainText(/Driver: best for \d+ shots?, most of all (the )?drive/);
   await panel.getByRole('button', { name: 'Put it into the plan' }).click();
-  await expect(panel).toContainText('The bag of the week is the best there is for these shots.');
+  await expect(panel).toContainText('The bag of the week is the best possible for these shots.');
   await expect(page.locator('.swap')).not.toHaveCount(0);
   await expect(page.getByRole('textbox', { name: 'Why' }).first()).toHaveValue(/strokes|needs|difference/);
   await saved(page);
   await page.reload();
-  await expect(panel).toContainText('The bag of the week is the best there is for these shots.');
+  await expect(panel).toContainText('The bag of the week is the best possible for these shots.');
   await expect(locks.getByRole('button', { name: /^9 iron/ })).toHaveAccessibleName('9 iron: always, chosen');
   await page.emulateMedia({ media: 'print' });
   await expect(panel.getByRole('group', { name: 'Locks' })).toBeHidden();
@@ -75,7 +75,7 @@ test('the demo’s windy week is chosen for in its air, and judged again when th
   await page.goto(`${demo.davor}/plan?temp=8&alt=6&hum=78&wind=8&ground=firm&grass=fescue`);
   const panel = page.locator('.choose');
   await expect(panel.getByRole('heading')).toContainText('18 mph in the face');
-  await expect(panel).toContainText(/costs \d\.\d\d strokes a round more|is the best there is|are a tie/);
+  await expect(panel).toContainText(/costs \d\.\d\d strokes a round more|is the best possible|are a tie/);
   const windy = await panel.locator('.sentence').textContent();
   await choose(page.getByRole('region', { name: 'Air and ground' }).getByLabel('Read in'), /^Baseline/);
   await expect(panel.locator('.sentence')).not.toHaveText(windy!);

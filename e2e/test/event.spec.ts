@@ -28,7 +28,7 @@ test('from an event next week to a printed swap sheet for one player, in under t
   await page.getByRole('button', { name: 'Skarvoy Links Open' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Skarvoy Links Open');
   await expect(page.locator('.sentence').first()).toContainText(
-    /The gamer (costs \d\.\d\d strokes a round more than|is|and) the best there is/,
+    /The gamer (costs \d\.\d\d strokes a round more than|is|and) the best possible/,
   );
   const before = await page.getByRole('table', { name: 'Needs by hole' }).innerText();
   // The forecast of every round at once.
@@ -82,7 +82,7 @@ test('from an event next week to a printed swap sheet for one player, in under t
   // After the round; and the history has it all.
   await up(page, 'Skarvoy Links Open');
   await expect(
-    page.getByText(/The bag of Round 1 is settled, and the best there is: 14 clubs/),
+    page.getByText(/The bag of Round 1 is settled, and the best possible: 14 clubs/),
   ).toBeVisible();
   await page.getByText('After the round').click();
   await page.getByLabel('Times the 7 iron was hit').fill('5');
@@ -421,7 +421,7 @@ test('what the player wants is entered, not argued with: a freeze, trust, money,
   expect(fresh).toBeTruthy();
   await choose(wants.getByLabel('Changes from the gamer'), 'none: a freeze');
   await expect(incoming).toHaveCount(0);
-  await expect(page.locator('.sentence').first()).toContainText('The gamer is the best there is');
+  await expect(page.locator('.sentence').first()).toContainText('The gamer is the best possible');
   await expect(wants.locator('.fold-head')).toContainText('frozen');
   await choose(wants.getByLabel('Changes from the gamer'), 'one at most');
   await expect(incoming).toHaveCount(1);

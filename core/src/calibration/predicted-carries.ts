@@ -4,7 +4,7 @@ import { BASELINE, type Conditions } from '../conditions/index.js';
 import type { LadderClub } from '../spec/index.js';
 
 /**
- * What an expected carry stood on; `moved` is one taken before the club was bent or built again, moved by the
+ * What an expected carry stood on; `moved` is one taken before the club was bent or rebuilt, moved by the
  * model.
  */
 export const PREDICTION_BASES = ['measured', 'stated', 'moved', 'modelled'] as const;

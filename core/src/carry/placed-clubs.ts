@@ -8,7 +8,7 @@ import { whatIf } from './what-if.js';
 /**
  * Clubs with a place on the ladder for those whose full carry is not known: what the player's own other clubs
  * predict for their kind and loft, marked as modelled, with its interval (about a third either way where no
- * carry is known at all). A shot taken before the club was bent or built again is moved by the model and
+ * carry is known at all). A shot taken before the club was bent or rebuilt is moved by the model and
  * marked as modelled. What is known stays as it is; a club without a loft, or with one no such club has,
  * stays without.
  * @param conditions the air the carries are known in

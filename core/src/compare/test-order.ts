@@ -11,9 +11,9 @@ export interface Turn {
 export const TEST_ORDER_BOUNDS = { shotsEach: [1, 200], shotsATurn: [1, 20] } as const;
 
 /**
- * A random order for a test day in complete blocks: every block holds each build once, in an order drawn
- * again, so that tiredness, wind and warming up fall on all builds alike. R. A. Fisher, The Design of
- * Experiments (1935), chapter 4. The same seed gives the same order.
+ * A random order for a test day in complete blocks: every block holds each build once, in a new random order,
+ * so that tiredness, wind and warming up fall on all builds alike. R. A. Fisher, The Design of Experiments
+ * (1935), chapter 4. The same seed gives the same order.
  * @param shotsATurn shots before the club is changed; the last block is shorter where they do not come out
  * even
  * @throws InvalidInputError naming the field

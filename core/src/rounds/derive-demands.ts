@@ -29,7 +29,7 @@ export interface RoundDemands {
 
 /**
  * The shots a round will ask: every hole is played so many times with all the clubs there are, each stroke
- * the best there is from where the ball lies, and what came up is gathered by hole, kind, lie and distance.
+ * the best possible from where the ball lies, and what came up is gathered by hole, kind, lie and distance.
  * The same for one seed.
  * @param clubs all that may be carried; shots as they are known at `from`
  * @param handicap of the player; the tour's where it is not given, and what `played` says where that is given

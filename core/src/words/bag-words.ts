@@ -53,7 +53,7 @@ function reasonSentence(
 ): string {
   const second = runnerUp ? ` ${runnerUpSentence(runnerUp, nameOf(runnerUp.id))}` : '';
   if (demand === undefined) {
-    return `${worth > 0.005 ? `${name}: no need asks for it first; it is in for even steps, worth ${strokesWords(worth)} a round.` : `${name}: in because a rule asks for it, or for less than a hundredth of a stroke.`}${second}`;
+    return `${worth > 0.005 ? `${name}: not the first choice for any shot; it is in for even steps, worth ${strokesWords(worth)} a round.` : `${name}: in because a rule requires it, or for less than a hundredth of a stroke.`}${second}`;
   }
   const swing = shot === undefined || shot === 'full' ? '' : `, as a ${shotKindWords(shot)} shot`;
   const without = worth === Infinity ? '' : ` ${withoutWords(worth)}`;
@@ -81,18 +81,21 @@ export function bagLossVerdict(
   const apart = strokesWords(Math.abs(onTheCourse));
   // Nothing that keeps to it is better than the best.
   if (costs < -NO_DIFFERENCE)
-    return answer(false, `${bag} does not keep to what is asked here; of those that do, this is the best.`);
+    return answer(
+      false,
+      `${bag} breaks a limit or a lock that is set here; of the bags that keep them, this is the best.`,
+    );
   if (onTheCourse < -NO_DIFFERENCE)
     return answer(isTie(costs), `${bag} plays ${apart} a round better, but ${COUNTS_FOR_MORE}.`);
-  if (onTheCourse < NO_DIFFERENCE) return answer(true, `${bag} is the best there is.`);
+  if (onTheCourse < NO_DIFFERENCE) return answer(true, `${bag} is the best possible.`);
   if (isTie(onTheCourse))
-    return answer(
-      true,
-      `${bag} and the best there is are a tie: ${apart} a round is less than chance moves.`,
-    );
+    return answer(true, `${bag} and the best possible bag are a tie: ${apart} a round is less than chance.`);
   return isTie(costs)
-    ? answer(true, `${bag} costs ${apart} a round more than the best there is: too little for the change.`)
-    : answer(false, `${bag} costs ${apart} a round more than the best there is.`);
+    ? answer(
+        true,
+        `${bag} costs ${apart} a round more than the best possible bag: too little for the change.`,
+      )
+    : answer(false, `${bag} costs ${apart} a round more than the best possible bag.`);
 }
 
 /** Why a club or a bag that plays better is not chosen. */

@@ -4,7 +4,7 @@ import { costOf } from '../../src/index.js';
 import { oneChange } from '../../src/choosing/one-change.js';
 import { randomModel } from './random-model.js';
 
-it('one club in, one out, or both, costs what the choice made again costs', () => {
+it('one club in, one out, or both, costs what choosing again costs', () => {
   fc.assert(
     fc.property(
       fc.integer({ min: 1, max: 2 ** 30 }),

@@ -88,37 +88,42 @@ describe('why a club is in the bag', () => {
   });
 
   it.each([
-    [0, 0, true, 'The gamer is the best there is.'],
+    [0, 0, true, 'The gamer is the best possible.'],
     [
       0.02,
       0.02,
       true,
-      'The gamer and the best there is are a tie: 0.02 strokes a round is less than chance moves.',
+      'The gamer and the best possible bag are a tie: 0.02 strokes a round is less than chance.',
     ],
     [
       0.01,
       0.04,
       true,
-      'The gamer costs 0.04 strokes a round more than the best there is: too little for the change.',
+      'The gamer costs 0.04 strokes a round more than the best possible bag: too little for the change.',
     ],
-    [0.1, 0.16, false, 'The gamer costs 0.16 strokes a round more than the best there is.'],
+    [0.1, 0.16, false, 'The gamer costs 0.16 strokes a round more than the best possible bag.'],
     [
       0.2,
       -0.1,
       false,
       'The gamer plays 0.10 strokes a round better, but trust, money or the change counts for more.',
     ],
-    [-0.1, -0.1, false, 'The gamer does not keep to what is asked here; of those that do, this is the best.'],
+    [
+      -0.1,
+      -0.1,
+      false,
+      'The gamer breaks a limit or a lock that is set here; of the bags that keep them, this is the best.',
+    ],
   ])('a bag that costs %s, and %s on the course', (costs, onTheCourse, isFine, text) => {
     expect(bagLossVerdict('The gamer', { costs, onTheCourse })).toEqual({ isFine, text });
   });
 
   it('a club nothing asks for is there for even steps, or by a rule', () => {
     expect(reasonSentence(reason({ need: undefined, worth: 0.04 }), '50', nameOf)).toBe(
-      '50: no need asks for it first; it is in for even steps, worth 0.04 strokes a round. The 4 iron in its place costs 0.84 strokes.',
+      '50: not the first choice for any shot; it is in for even steps, worth 0.04 strokes a round. The 4 iron in its place costs 0.84 strokes.',
     );
     expect(reasonSentence(reason({ need: undefined, worth: 0, runnerUp: undefined }), 'Putter', nameOf)).toBe(
-      'Putter: in because a rule asks for it, or for less than a hundredth of a stroke.',
+      'Putter: in because a rule requires it, or for less than a hundredth of a stroke.',
     );
     expect(leftOutSentence({ id: 'b', costs: 0.111, onTheCourse: 0.081, outId: 'a' }, '58 low', nameOf)).toBe(
       '58 low for the 4 iron would cost 0.08 strokes a round.',

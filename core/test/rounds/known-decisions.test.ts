@@ -36,7 +36,7 @@ function locker(bag: readonly LadderClub[], typed: readonly ShotDemand[] = [], h
     chooseBag(choosingOfRound(round, { ...rules, preferences: { ...DEFAULT_PREFERENCES, ...more } }), 0)!
       .best;
   return {
-    /** What a bag of these clubs costs over the best there is. */
+    /** What a bag of these clubs costs over the best possible. */
     loses: (ids: readonly string[]) => lossOfClubs(choosing, ids, best())!.costs,
     round,
     chosen: (more: Partial<BagPreferences> = {}) => best(more).ids,

@@ -209,7 +209,7 @@ export class ChangeRecorder {
     this.bump('bag', bag);
   }
 
-  /** Marks strikes of a session again. */
+  /** Changes the marks of a session's strikes. */
   async setStrikes(
     session: Session,
     before: readonly StrikeMark[],

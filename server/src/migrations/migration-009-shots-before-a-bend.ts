@@ -41,7 +41,7 @@ const SPEC_AS_OF = `
     from standing
   $$`;
 
-/** A carry measured before the club was bent or built again knows what the club was. */
+/** A carry measured before the club was bent or rebuilt knows what the club was. */
 export class Migration009ShotsBeforeABend extends Migration {
   override up(): void {
     this.addSql(SPEC_AS_OF);

@@ -8,7 +8,7 @@ import type { RoundAnswer } from './round-worker';
 const props = defineProps<{
   roundName: string;
   chosen: RoundAnswer;
-  /** The bag of the round is settled, and what it holds is the best there is. */
+  /** The bag of the round is settled, and what it holds is the best possible. */
   same: boolean;
   settled: boolean;
   swaps: readonly Swap[];
@@ -32,7 +32,7 @@ const verdict = computed((): { isFine: boolean; text: string } | null => {
   if (props.same)
     return {
       isFine: true,
-      text: `The bag of ${props.roundName} is settled, and the best there is: ${counted(best.value, 'club')}.`,
+      text: `The bag of ${props.roundName} is settled, and the best possible: ${counted(best.value, 'club')}.`,
     };
   if (!against) return null;
   if (props.settled) return bagLossVerdict('The settled bag', against);

@@ -26,7 +26,7 @@ const isSame = computed(() => {
 const verdict = computed((): { isFine: boolean; text: string } => {
   const { planned, limit, chosen } = props;
   if (isSame.value)
-    return { isFine: true, text: 'The bag of the week is the best there is for these shots.' };
+    return { isFine: true, text: 'The bag of the week is the best possible for these shots.' };
   if (planned.length > limit)
     return {
       isFine: false,
@@ -34,7 +34,7 @@ const verdict = computed((): { isFine: boolean; text: string } => {
     };
   return chosen.loses
     ? bagLossVerdict('The bag of the week', chosen.loses)
-    : { isFine: false, text: 'The bag of the week is empty; this is the best there is.' };
+    : { isFine: false, text: 'The bag of the week is empty; this is the best possible.' };
 });
 </script>
 

@@ -42,7 +42,7 @@ function said(costs: number | null, more: Partial<InstanceType<typeof RoundAnswe
 describe('the answer of a round', () => {
   it('says what the gamer costs, what changes and why, and offers the one thing to do', async () => {
     const { view, words, mark } = said(0.114);
-    expect(words).toContain('The gamer costs 0.14 strokes a round more than the best there is.');
+    expect(words).toContain('The gamer costs 0.14 strokes a round more than the best possible bag.');
     expect(words).toContain('Driving iron for Hybrid 4.');
     expect(words).toContain('Proved the best of 1,234,567 sets of clubs.');
     expect(mark.classes()).toContain('warning');
@@ -57,7 +57,7 @@ describe('the answer of a round', () => {
       0.01,
       {},
       'fine',
-      'The gamer costs 0.04 strokes a round more than the best there is: too',
+      'The gamer costs 0.04 strokes a round more than the best possible bag: too',
     ],
     [
       'too many are carried',
@@ -88,7 +88,7 @@ describe('the answer of a round', () => {
 
   it('a settled bag that is the best leaves nothing to do', () => {
     const { view, words } = said(0, { same: true, settled: true, swaps: [] });
-    expect(words).toContain('The bag of Round 1 is settled, and the best there is: 14 clubs.');
+    expect(words).toContain('The bag of Round 1 is settled, and the best possible: 14 clubs.');
     expect(view.find('button').exists()).toBe(false);
   });
 
@@ -102,9 +102,9 @@ describe('the answer of a round', () => {
       ],
       nameOf: (id: string) => id.toUpperCase(),
     });
-    expect(words).toContain('more than the best there is. A for B; C as well; without D and E.');
+    expect(words).toContain('more than the best possible bag. A for B; C as well; without D and E.');
     const only = said(0.2, { swaps: [{ outId: 'd', why: '' }], nameOf: () => 'PW' });
-    expect(only.words).toContain('than the best there is. Without PW.');
+    expect(only.words).toContain('than the best possible bag. Without PW.');
   });
 
   it('without a gamer only the bag is told', () => {

@@ -48,7 +48,7 @@ describe('the best bag of a week', () => {
 
   it('offers nothing where the bag is the best already', () => {
     const text = plainText(view({ planned: ['9', '7'] }));
-    expect(text).toContain('● The bag of the week is the best there is');
+    expect(text).toContain('● The bag of the week is the best possible');
     expect(text).not.toContain('Put it into the plan');
   });
 
