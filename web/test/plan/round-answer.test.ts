@@ -78,7 +78,7 @@ describe('the answer of a round', () => {
       -0.1,
       { settled: true },
       'warning',
-      'The settled bag does not keep to what is',
+      'The settled bag breaks a limit or a lock is',
     ],
   ] as const)('%s', (_name, against, more, mark, words) => {
     const shown = said(against, more);
