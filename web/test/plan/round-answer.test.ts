@@ -78,7 +78,7 @@ describe('the answer of a round', () => {
       -0.1,
       { settled: true },
       'warning',
-      'The settled bag breaks a limit or a lock is',
+      'The settled bag breaks a limit or a',
     ],
   ] as const)('%s', (_name, against, more, mark, words) => {
     const shown = said(against, more);
