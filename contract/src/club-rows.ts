@@ -1,6 +1,8 @@
 import {
   SHOT_KINDS,
   kindFromName,
+  LOFT_KEYS,
+  loftFromName,
   playingLoft,
   sameValue,
   usualLoftKey,
@@ -35,6 +37,8 @@ export interface ClubRow {
   name?: string;
   kind?: ClubKind;
   readings: readonly Reading[];
+  /** Of a wedge that is called by its loft, where no cell gives one: a new club is stamped with it. */
+  loftByName?: Reading;
   rejected: readonly RejectedCell[];
 }
 
@@ -149,7 +153,21 @@ function readRow(
     } else readings.push(reading as Reading);
   }
   const kind = club.kind ?? (club.name === undefined ? undefined : kindFromName(club.name));
-  return { row, ...club, ...(kind && { kind }), readings, rejected };
+  const loft = loftByName(club.name, kind, readings, takenOn);
+  return { row, ...club, ...(kind && { kind }), readings, ...(loft && { loftByName: loft }), rejected };
+}
+
+/** The loft a new club is called by, as a reading; undefined where it has another or its name says none. */
+export function loftByName(
+  name: string | undefined,
+  kind: ClubKind | undefined,
+  readings: readonly Reading[],
+  takenOn: string,
+): Reading | undefined {
+  const deg = name === undefined || kind === undefined ? undefined : loftFromName(name, kind);
+  return deg === undefined || readings.some(({ key }) => LOFT_KEYS.some((loft) => loft === key))
+    ? undefined
+    : { key: 'loftStampedDeg', value: deg, takenOn };
 }
 
 function shotReading(
@@ -238,7 +256,13 @@ export function planImport(
     } else if (!row.kind) {
       refuse(`what kind of club is "${row.name}"?`, 'kind');
     } else {
-      adds.push({ row: row.row, name: row.name, kind: row.kind, readings: row.readings });
+      const { name, kind, readings } = row;
+      adds.push({
+        row: row.row,
+        name,
+        kind,
+        readings: row.loftByName ? [...readings, row.loftByName] : readings,
+      });
     }
   }
   return {

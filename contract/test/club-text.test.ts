@@ -94,6 +94,40 @@ describe('a file of clubs as people keep it', () => {
     expect([plan.rejected, plan.unknownColumns]).toEqual([[], []]);
   });
 
+  it('stamps a new wedge with the loft it is called by, where no cell gives one', () => {
+    const lines = [
+      'Club,Loft,Loft set,Carry',
+      'SW 56,,,80',
+      '60V,58,,70',
+      '52,,51,',
+      'PW,,,110',
+      '7 iron,,,150',
+    ];
+    const loftsOf = ({ readings }: { readings: readonly { key: string; value: unknown }[] }) =>
+      readings.filter(({ key }) => key.startsWith('loft')).map(({ key, value }) => `${key} ${String(value)}`);
+    const plan = planned(lines);
+    expect(plan.rejected).toEqual([]);
+    expect(plan.adds.map((one) => [one.name, ...loftsOf(one)])).toEqual([
+      ['SW 56', 'loftStampedDeg 56'],
+      ['60V', 'loftStampedDeg 58'],
+      ['52', 'loftSetDeg 51'],
+      ['PW'],
+      ['7 iron'],
+    ]);
+    // A wedge that is owned already keeps what is known of it.
+    const owned = {
+      id: '00000000-0000-4000-8000-000000000001',
+      playerId: '00000000-0000-4000-8000-000000000000',
+      version: 1,
+      name: 'SW 56',
+      kind: 'wedge' as const,
+      spec: { loftSetDeg: { value: 55, takenOn: '2026-11-01' } },
+      removed: false,
+    };
+    const [edit] = planImport(read(lines), [owned]).edits;
+    expect(edit!.readings.map(({ key }) => key)).toEqual(['shot.full']);
+  });
+
   it('may be lines of a message: a club, its loft, its carry', () => {
     const plan = planned([
       'Driver 10,5° 265',
@@ -115,7 +149,7 @@ describe('a file of clubs as people keep it', () => {
       [3, '3 wood', ['loftStampedDeg', 'shot.full']],
       [4, '7i', ['shot.full']],
       [5, 'PW', ['loftStampedDeg']],
-      [7, '56 10', ['shot.full']],
+      [7, '56 10', ['shot.full', 'loftStampedDeg']],
     ]);
     expect(plan.rejected).toMatchObject([{ text: 'hello there', asks: 'kind' }]);
     // Three bare columns of a spreadsheet are the same; a length is no carry.

@@ -1,4 +1,4 @@
-export { type ClubKind, CLUB_KINDS, isWedge, isFullSwing, kindFromName } from './kinds.js';
+export { type ClubKind, CLUB_KINDS, isWedge, isFullSwing, kindFromName, loftFromName } from './kinds.js';
 export {
   type ShotKind,
   type UsualShotKind,

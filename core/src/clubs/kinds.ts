@@ -65,3 +65,18 @@ export function kindFromName(name: string): ClubKind | undefined {
   const trimmed = name.trim();
   return KIND_PATTERNS.find(([pattern]) => pattern.test(trimmed))?.[1];
 }
+
+/**
+ * A wedge's loft among the rest of its name, perhaps with its bounce: "56", "SW 56", "60V", "50.08 F", "52 (08)".
+ */
+const LOFT_IN_NAME = /(?:^|[^\d.])(4[4-9]|5\d|6[0-4])(?:[.,]([05]))?(?!\d)/;
+
+/**
+ * The loft a wedge is called by, in degrees, or undefined where its name says none. "50.08" is 50 degrees with 8 of
+ * bounce, "54.5" half a degree. Common practice, no source.
+ */
+export function loftFromName(name: string, kind: ClubKind): number | undefined {
+  if (kind !== 'wedge') return undefined;
+  const found = LOFT_IN_NAME.exec(name.replace(/[.,]\d\d/, ' '));
+  return found ? Number(`${found[1]!}.${found[2] ?? '0'}`) : undefined;
+}

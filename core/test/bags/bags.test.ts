@@ -8,6 +8,7 @@ import {
   fromMetres,
   gaps,
   kindFromName,
+  loftFromName,
   swapEffects,
   toMetres,
   bagFindingSentence,
@@ -213,4 +214,29 @@ describe('what a name says of a club', () => {
     '"%s" says nothing',
     (name) => expect(kindFromName(name)).toBeUndefined(),
   );
+});
+
+describe('the loft a wedge is called by', () => {
+  it.each([
+    ['56', 56],
+    ['SW 56', 56],
+    ['LW60', 60],
+    ['60V', 60],
+    ['60°', 60],
+    ['W50', 50],
+    ['54/10', 54],
+    ['52 (08)', 52],
+    ['50.08 F', 50],
+    ['54.5', 54.5],
+    ['58 low', 58],
+  ])('"%s" is %d°', (name, deg) => {
+    expect(loftFromName(name, 'wedge')).toBe(deg);
+  });
+  it.each(['PW', 'sand wedge', 'wedge 2', '43', '65', '156', '560'])('"%s" says none', (name) => {
+    expect(loftFromName(name, 'wedge')).toBeUndefined();
+  });
+  it('is only a wedge’s: a number in another name is something else', () => {
+    expect(loftFromName('iron 56', 'iron')).toBeUndefined();
+    expect(loftFromName('Driver 46', 'driver')).toBeUndefined();
+  });
 });

@@ -12,6 +12,7 @@ import {
   SHOT_KINDS,
   fromMetres,
   kindFromName,
+  loftFromName,
   toMetres,
   type ClubKind,
   type DistanceUnit,
@@ -71,8 +72,7 @@ watch(
       kindFromName(name.replace(/^\S+ /, '')) ??
       (/wedge/i.test(name) ? 'wedge' : undefined);
     if (kind) draft.kind = kind;
-    const loft = /\b(4[4-9]|5\d|6[0-4])\b/.exec(name);
-    if (loft && draft.kind === 'wedge' && draft.loftDeg === null) draft.loftDeg = Number(loft[1]);
+    draft.loftDeg ??= loftFromName(name, draft.kind) ?? null;
   },
 );
 const NONE = '';

@@ -6,7 +6,7 @@ import {
   type ClubKind,
   type LoftKey,
 } from '@tasche/core';
-import { TableError, type BagView, type Command } from '@tasche/contract';
+import { loftByName, TableError, type BagView, type Command } from '@tasche/contract';
 import { v4 as newId } from 'uuid';
 import { useSessionStorage } from '@vueuse/core';
 import { computed, ref, type ComputedRef } from 'vue';
@@ -104,7 +104,8 @@ export function useSheetEditing(bag: ComputedRef<BagView | undefined>) {
       return;
     }
     kindWanted.value = null;
-    const { commands, isLeftOut } = addCommands(newId(), name, kind, []);
+    const loft = loftByName(name, kind, [], today());
+    const { commands, isLeftOut } = addCommands(newId(), name, kind, loft ? [loft] : []);
     if (isLeftOut) sayLeftOut([name]);
     store.change(commands);
   }

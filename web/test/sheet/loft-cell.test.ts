@@ -80,6 +80,21 @@ describe('a loft cell', () => {
     ]);
   });
 
+  it('of a new wedge is filled from its name, where that is a loft', () => {
+    const sheet = editing();
+    for (const name of ['56', '60V', 'PW', '7 iron']) sheet.add(name);
+    const added = useSheet().clubs.slice(CLUBS.length);
+    expect(added.map(({ name, spec }) => [name, spec.loftStampedDeg?.value])).toEqual([
+      ['56', 56],
+      ['60V', 60],
+      ['PW', undefined],
+      ['7 iron', undefined],
+    ]);
+    // Bent since it was stamped: that is what another loft of it is taken for.
+    sheet.write(added[0]!.id, COLUMNS[LOFT]!, '56.5');
+    expect(sheet.loftQuestion.value?.key).toBe('loftSetDeg');
+  });
+
   it('does not take a slip for a bend of twenty degrees: it is another stamp', () => {
     expect(type('stamped', '50').loftQuestion.value?.key).toBe('loftStampedDeg');
   });
