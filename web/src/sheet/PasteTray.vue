@@ -101,33 +101,39 @@ const choices = computed(() =>
             <tr>
               <th>Row</th>
               <th v-for="column in shown" :key="column">{{ report.heads[column] || 'club' }}</th>
-              <th>What is wrong</th>
             </tr>
           </thead>
           <tbody>
-            <tr v-for="(row, i) in rows.slice(0, MAX_ROWS_SHOWN)" :key="row.line">
-              <td>{{ row.line }}</td>
-              <td v-for="column in shown" :key="column">
-                <TextField
-                  :value="row.cells[column] ?? ''"
-                  size="small"
-                  :aria-label="`${report.heads[column] || 'club'}, row ${row.line}`"
-                  @update:value="write(row, i, column, $event)"
-                />
-              </td>
-              <td class="bad why">
-                {{ row.reasons.join('; ') }}
-                <ChoiceField
-                  v-if="row.asksKind"
-                  :value="row.kind"
-                  :label="`Kind of club, row ${row.line}`"
-                  placeholder="choose a kind"
-                  size="small"
-                  :options="CLUB_KINDS"
-                  @update:value="change(i, { kind: $event })"
-                />
-              </td>
-            </tr>
+            <template v-for="(row, i) in rows.slice(0, MAX_ROWS_SHOWN)" :key="row.line">
+              <tr>
+                <td>{{ row.line }}</td>
+                <td v-for="column in shown" :key="column">
+                  <TextField
+                    :value="row.cells[column] ?? ''"
+                    size="small"
+                    :aria-label="`${report.heads[column] || 'club'}, row ${row.line}`"
+                    @update:value="write(row, i, column, $event)"
+                  />
+                </td>
+              </tr>
+              <tr>
+                <td></td>
+                <td class="bad" :colspan="shown.length">
+                  <div class="why">
+                    <span>{{ row.reasons.join('; ') }}</span>
+                    <ChoiceField
+                      v-if="row.asksKind"
+                      :value="row.kind"
+                      :label="`Kind of club, row ${row.line}`"
+                      placeholder="choose a kind"
+                      size="small"
+                      :options="CLUB_KINDS"
+                      @update:value="change(i, { kind: $event })"
+                    />
+                  </div>
+                </td>
+              </tr>
+            </template>
           </tbody>
         </NTable>
       </div>
@@ -169,8 +175,19 @@ td:not(:first-child) {
 td:nth-child(2) {
   min-width: 130px;
 }
+/* Stays in sight where the row is scrolled sideways. */
 .why {
-  min-width: 240px;
+  position: sticky;
+  left: 0;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 10px;
+  align-items: center;
+  width: fit-content;
+  max-width: min(100%, 68vw);
+}
+tr:has(+ tr .why) td {
+  border-bottom: 0;
 }
 .bad {
   color: var(--brick-ink);

@@ -183,7 +183,7 @@ describe('the tray of what could not be taken', () => {
     const lines = Array.from({ length: 23 }, (_one, i) => `Thing ${'x'.repeat(i)}\t40`);
     pasted.paste(['Club\tLoft', ...lines].join('\n'), 0, 0, CLUBS, COLUMNS);
     const tray = mount(PasteTray, { props: { report: pasted.reports.value[0]! } });
-    expect(tray.findAll('tbody tr')).toHaveLength(20);
+    expect(tray.findAll('tbody .why')).toHaveLength(20);
     expect(tray.text()).toContain('3 more rows after these.');
     const clean = mount(PasteTray, { props: { report: { ...pasted.reports.value[0]!, rows: [] } } });
     expect(clean.find('table').exists()).toBe(false);
