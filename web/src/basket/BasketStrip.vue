@@ -42,7 +42,7 @@ const sentence = computed(() => {
   if (!inHand.value) return `First ${theShot(coming.value)}.`;
   const { line, shots, halfM, isEnough } = inHand.value;
   return isEnough
-    ? `${beginning(theShot(line))} is known well enough after ${counted(shots, 'ball')}: known to ${within(halfM)}. ` +
+    ? `${beginning(theShot(line))} is known well enough after ${counted(shots, 'ball')} (${within(halfM)}). ` +
         `Next ${theShot(coming.value)}.`
     : `${beginning(theShot(line))}: ${shots} of ${line.balls}, known to ${within(halfM)}; ${within(line.thenM)} will do.`;
 });

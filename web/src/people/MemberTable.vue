@@ -73,7 +73,7 @@ function change(personId: string, membership: Membership): void {
                 <template #trigger>
                   <NButton size="tiny" :aria-label="`Remove ${member.name}`">Remove</NButton>
                 </template>
-                {{ member.name }} has lost access to this workspace.
+                {{ member.name }} loses access to this workspace at once.
               </NPopconfirm>
             </template>
           </td>

@@ -15,6 +15,7 @@ import {
   type PlayedRounds,
 } from '@tasche/core';
 import { computed, watch } from 'vue';
+import { playedVerdict } from './played-verdict';
 import { differsWords } from './round-swaps';
 import type { RoundAnswer, RoundRemedy } from './round-worker';
 import { useLongWork, type AskedRound } from './use-round';
@@ -73,17 +74,7 @@ const playOut = () =>
     );
     return { ...outcome, against: differs(second), claim: second.forNeeds - best.value.forNeeds };
   });
-const verdict = computed(() => {
-  const one = played.result.value;
-  if (!one) return '';
-  const plusMinus = one.plusMinus ?? Infinity;
-  const apart = Math.abs(one.difference) > plusMinus;
-  return apart
-    ? Math.sign(one.difference) === Math.sign(one.claim)
-      ? 'The rounds played agree.'
-      : 'The rounds played disagree: a difference this small is not certain.'
-    : 'The rounds played cannot tell them apart.';
-});
+const verdict = computed(() => (played.result.value ? playedVerdict(played.result.value) : ''));
 const works = [
   { key: 'others', label: 'Other bags', of: others, run: findOthers },
   { key: 'remedies', label: 'Cheapest remedy', of: remedies, run: findRemedies },

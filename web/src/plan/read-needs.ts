@@ -5,7 +5,7 @@ import { lieInText, storedMetres, withoutLie } from '@tasche/contract';
 type ReadNeeds = { ok: true; needs: ShotDemand[] } | { ok: false; reason: string };
 
 const TIMES_BETWEEN = /\b(\d+(?:\.\d+)?)(\s?)x(\s?)(\d+(?:\.\d+)?)\b/;
-/** No more than a round's shots come up before saying which. */
+/** The highest count written before its distance: a round's shots. */
 const MAX_TIMES_BEFORE = 36;
 const TIMES = /(?<![a-z])x\s?(\d+(?:\.\d+)?)\b/;
 const TIMES_BEFORE = /\b(\d+(?:\.\d+)?)\s?(?:x|times)(?![a-z\d])/;

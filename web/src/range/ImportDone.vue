@@ -23,9 +23,9 @@ const refused = computed(() => refusedRows(props.report));
       ><template v-if="report.otherClubs"
         >{{ digits(report.otherClubs) }} with clubs that were left out. </template
       ><template v-if="refused.refused">{{ digits(refused.refused) }} could not be imported. </template>Ctrl Z
-      takes it back.
+      undoes it.
     </p>
-    <p v-if="refused.refusals.length > 0">
+    <p v-if="refused.refused > 0">
       <NButton @click="emit('saveRefusals')" size="small"> Save the list of rows left out </NButton>
     </p>
     <p class="bar">

@@ -136,7 +136,7 @@ onBeforeUnmount(() => (isStopped = true));
         />
         <span>all of them</span>
         <ChoiceField v-model:value="hand" label="Hand" size="small" :options="['right', 'left']" />
-        <span>handed, unless their settings say otherwise.</span>
+        <span>handed; each can be changed in the settings.</span>
       </div>
       <div class="lists">
         <DataTable

@@ -30,7 +30,7 @@ async function lookAt(one: MadeUpPlayer): Promise<void> {
 <template>
   <NCard tag="section" class="made-up">
     <h2>Or look around first</h2>
-    <p class="quiet">Adds a made-up player with a full bag; their settings remove them again.</p>
+    <p class="quiet">Adds a made-up player with a full bag; remove them again in their settings.</p>
     <ul>
       <li v-for="one in MADE_UP_PLAYERS" :key="one.name">
         <NButton
