@@ -190,7 +190,7 @@ function plainName(text: string): string {
 
 /**
  * The column a head names, in any wording known here, with its unit: "Carry (yds)", "full carry [m]", "Length
- * cm". Undefined when it is another course.
+ * cm". Undefined when it names none.
  */
 export function recogniseHead(head: string): RecognisedColumn | undefined {
   if (head.length > MAX_HEAD_CHARACTERS) return undefined;

@@ -60,7 +60,7 @@ export * from './papers.js';
 export * from './rounds-played.js';
 export * from './round-played-schemas.js';
 export * from './round-times.js';
-export { GONE_CLUB, beginning, clubName, theClub } from './club-name.js';
+export { DELETED_CLUB, beginning, clubName, theClub } from './club-name.js';
 export * from './played-shots.js';
 export * from './read-played-shots.js';
 export * from './lie-words.js';

@@ -16,7 +16,7 @@ const CLOCKS_GO_BACK_MINUTES = [60, 30];
 export interface TeeTime {
   /** "08:40". */
   time: string;
-  /** IANA name; null where not given where the clocks are. */
+  /** IANA name; null where the time zone is not given. */
   zone: string | null;
 }
 

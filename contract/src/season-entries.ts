@@ -206,7 +206,7 @@ function asSeasonEvent({ uid, name, from, to }: EventEntry): SeasonEvent {
   return { id: uid, name, from, to };
 }
 
-/** Not known for all players. */
+/** The handicap is not known of every player. */
 interface WithHandicap {
   handicap?: number | null | undefined;
 }

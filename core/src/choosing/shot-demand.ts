@@ -47,7 +47,7 @@ export interface ShotDemand {
   playsLikeM?: number;
 }
 
-/** What a derived demand is told by, and one entered by hand. */
+/** What identifies a demand: the id of a derived one, the name of one entered by hand. */
 export function demandKey({ id, name }: Pick<ShotDemand, 'id' | 'name'>): string {
   return id ?? name;
 }

@@ -11,7 +11,10 @@ import type { Firmness } from '../run-out/index.js';
 export type BounceStrategy = 'match' | 'low' | 'middle';
 export const BOUNCE_STRATEGIES: readonly BounceStrategy[] = ['match', 'low', 'middle'];
 
-/* Firm and tight turf wants less bounce, soft turf and fluffy sand more: common practice, no source. The degrees are our choice. */
+/*
+ * Firm and tight turf wants less bounce, soft turf and fluffy sand more: common practice, no source. The degrees
+ * are our choice.
+ */
 const TURF_BOUNCE: Record<Firmness, number> = { soaked: 14, soft: 12, medium: 10, firm: 7, baked: 5 };
 const SAND_BOUNCE: Record<CourseGround['sand'], number> = { hard: 6, medium: 10, fluffy: 14 };
 const MIDDLE_BOUNCE = 10;

@@ -31,7 +31,7 @@ const FEWEST = 5;
 
 /**
  * What moved between two summaries of one club. Spin lost and launch gained at one ball speed are what worn
- * grooves do (common practice, no source); anything that cannot be isSignificant from zero is "as it was".
+ * grooves do (common practice, no source); anything not clearly different from zero is "as it was".
  */
 export function driftOf(before: StrikeSummary, after: StrikeSummary): Drift {
   if (before.n < FEWEST || after.n < FEWEST) return { parts: [], verdict: 'not known yet' };

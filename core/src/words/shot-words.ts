@@ -56,7 +56,7 @@ export function changeWords({ bendDeg, longerIn, shaft, setting }: Omit<BuildCha
   return `before the ${what.slice(0, 2).join(' and ')}`;
 }
 
-/** "starts 2° left, curves 6 yd right"; empty where it is not given of it, or it is straight. */
+/** "starts 2° left, curves 6 yd right"; empty where neither is given, or the shot is straight. */
 export function shapeWords(
   { startDeg, curveM }: Pick<Shot, 'startDeg' | 'curveM'>,
   unit: DistanceUnit,

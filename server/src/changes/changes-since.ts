@@ -20,9 +20,9 @@ interface SetValue {
 type Image = Extract<RowDiff, { of: EntityKind }>;
 
 /**
- * Refuses to overwrite another person's work, and over nothing else: what others changed of the row since it
- * was seen is no hindrance as long as it is not what is set now. What stood there at the version seen is read
- * off the changes made since.
+ * Refuses to overwrite another person's work, and nothing else: what others changed in the row since it was seen
+ * does not matter as long as it is not what is set now. The values at the version seen are worked out from the
+ * changes made since.
  * @throws HttpError 409 with both values of everything that was changed by both
  */
 export async function assertNoConflict<K extends EntityKind>(

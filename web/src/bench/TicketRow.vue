@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { GONE_CLUB, type ClubView, type TicketView } from '@tasche/contract';
+import { DELETED_CLUB, type ClubView, type TicketView } from '@tasche/contract';
 import { BUILDER_WORDS, JOB_CAUTIONS, type BenchValue } from '@tasche/core';
 import { NButton, NTag } from 'naive-ui';
 import { computed, ref } from 'vue';
@@ -75,7 +75,7 @@ function finish(takenOn: string, became: BenchValue[]): void {
       <span v-if="ticket.doneOn" class="quiet">{{ shortDay(ticket.doneOn) }}</span>
       <span v-if="eventName" class="quiet">for {{ eventName }}</span>
     </header>
-    <p v-if="wanted" class="wanted">{{ club?.name ?? GONE_CLUB }}: {{ wanted }}</p>
+    <p v-if="wanted" class="wanted">{{ club?.name ?? DELETED_CLUB }}: {{ wanted }}</p>
     <p v-if="!open && ticket.became.length > 0">
       {{ becameWords(ticket) }}<template v-if="promise">; {{ promise }}</template
       >.

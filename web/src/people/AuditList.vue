@@ -7,7 +7,7 @@ import type { AuditView } from '@tasche/contract';
 import { usePages } from '../api/read';
 import { dayAndTime } from './moment-words';
 
-/** Audit log: who came in, who changed who may what, what was shared and taken out. */
+/** Audit log: who came in, who changed who may what, what was shared and exported. */
 const { rows, total, hasMore, more, problem } = usePages<AuditView>(
   (next) => `/audit?limit=25${next === null ? '' : `&before=${next}`}`,
 );

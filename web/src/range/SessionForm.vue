@@ -12,7 +12,7 @@ import { reactive } from 'vue';
 import { today } from '../app/day';
 import { useSheet } from '../sheet/sheet-store';
 
-/** Place and surface a session is held; its air is set beside it once it is open. */
+/** Where a session is held and what is hit off; its air is set beside it once it is open. */
 const props = defineProps<{ session?: SessionDetails; baseline: PlayingConditions; action: string }>();
 const emit = defineEmits<{ save: [details: SessionDetails]; leave: [] }>();
 
