@@ -24,6 +24,7 @@ import {
   readDistance,
   readInches,
   readPlainNumber,
+  withoutAbout,
   type Read,
 } from './numbers-in-text.js';
 import { dateSchema, quantitySchema, shotSchema, textSchema } from './schemas.js';
@@ -202,12 +203,14 @@ export function readShotCell(
   distanceUnit: DistanceUnit,
   units: Partial<ColumnUnits> = {},
 ): Read<Partial<Record<ShotPart, CellValue>>> {
-  if (column.part === 'carryM') {
+  const isCarry = column.part === 'carryM';
+  const said = isCarry ? withoutAbout(unguarded(text.trim())) : text;
+  if (isCarry) {
     const { distance } = { ...usualUnits(column, distanceUnit), ...units };
-    const range = readCarry(unguarded(text.trim()), distance);
+    const range = readCarry(said, distance);
     if (range.ok && range.value.plusMinusM !== undefined) return { ok: true, value: { ...range.value } };
-    if (!range.ok && isRange(text)) return range;
+    if (!range.ok && isRange(said)) return range;
   }
-  const read = readCell(column, text, distanceUnit, units);
+  const read = readCell(column, said, distanceUnit, units);
   return read.ok ? { ok: true, value: { [column.part]: read.value } } : read;
 }

@@ -20,28 +20,53 @@ const MIN_CARRY = 50;
 const MIN_SHARE = 0.6;
 
 const NUMBER = /^[+-]?\d{1,3}([.,]\d+)?$/;
-const LOFT = /^(\d{1,2}(?:[.,]\d+)?)(?:°|deg)$/i;
-const CARRY = /^(\d{2,3}(?:[.,]\d+)?)(?:y|yd|yds|m|yards|metres|meters)$/i;
+const LOFT = /^(\d{1,2}(?:[.,]\d+)?)(?:°|\*|deg)$/i;
+const CARRY = /^~?(\d{2,3}(?:[.,]\d+)?)(?:-(\d{2,3}))?(?:ish|\+)?(?:y|yd|yds|m|yards|metres|meters)?$/i;
 const UNIT = /^(°|deg|y|yd|yds|m|yards|metres|meters)$/i;
+
+/** What stands before a line in a list, or makes it bold. */
+const LIST_MARK = /^\s*[-–*•·]\s+|\*\*|__/g;
+/** The number of a line of a list: "1. Driver", "2) 3 wood". */
+const LIST_NUMBER = /^\s*(\d{1,2})[.)]\s+/;
+/** Two carries as a range: "210-215", "210 to 215 yd". Smaller numbers are a wedge's loft and its bounce. */
+const RANGE = /\b([5-9]\d|[1-3]\d\d)\s*(?:-|–|—|\bto\b|\bbis\b)\s*([5-9]\d|[1-3]\d\d)(?![\d.,])/gi;
+/** A loft in brackets behind the club: "Driver (10.5)". */
+const BRACKETED = /^(.*\S)\s*\((\d{1,2}(?:[.,]\d+)?)°?\)$/;
+/** "ca. 150", "about 150". */
+const ABOUT = /(?:≈|~|\b(?:ca|about|around|approx)\b\.?)\s*(?=\d)/gi;
+
+/** The words of a line, a number with its unit being one. */
+function wordsOf(text: string): string[] {
+  return (
+    text
+      .replace(ABOUT, '~')
+      // At the start stands the club: "60 - 75" is a wedge.
+      .replace(RANGE, (all: string, from: string, to: string, at: number, line: string) =>
+        line.slice(0, at).trim() === '' ? all : `${from}-${to}`,
+      )
+      .replace(/\s[-–—=]\s|[:;|,](\s|$)|\.{2,}|…/g, ' ')
+      .trim()
+      .split(/\s+/)
+      // "165 yd" is one number.
+      .reduce<string[]>((list, word) => {
+        const last = list.at(-1);
+        return last !== undefined && UNIT.test(word) && /\d$/.test(last)
+          ? [...list.slice(0, -1), last + word]
+          : [...list, word];
+      }, [])
+  );
+}
+
+/** A line of a message, each part as it is written; loft and carry are empty where they are not. */
+type ClubLine = [name: string, loft: string, carry: string];
 
 /**
  * Clubs as people write them in a message: a club, then its loft, its carry or both. "Driver 10.5° 265", "7i -
- * 165 yd".
- * @returns name, loft and carry as they are written, the latter two empty where they are not; undefined where
- * it is none
+ * 165 yd", "3W (15) 240-245".
+ * @returns undefined where it is none
  */
-function readClubLine(text: string): [name: string, loft: string, carry: string] | undefined {
-  const words = text
-    .replace(/\s[-–—=]\s|[:;|,](\s|$)/g, ' ')
-    .trim()
-    .split(/\s+/)
-    // "165 yd" is one number.
-    .reduce<string[]>((list, word) => {
-      const last = list.at(-1);
-      return last !== undefined && UNIT.test(word) && NUMBER.test(last)
-        ? [...list.slice(0, -1), last + word]
-        : [...list, word];
-    }, []);
+function readClubLine(text: string): ClubLine | undefined {
+  const words = wordsOf(text);
   for (const numbers of [2, 1]) {
     const name = words.slice(0, -numbers).join(' ');
     const kind = name === '' ? undefined : kindFromName(name);
@@ -49,9 +74,16 @@ function readClubLine(text: string): [name: string, loft: string, carry: string]
     const said = words.slice(-numbers);
     const [loft, carry] = numbers === 2 ? said : isLoft(said[0]!, kind) ? [said[0]!, ''] : ['', said[0]!];
     if ((loft === '' || isLoft(loft!, kind)) && (carry === '' || isCarry(carry!)))
-      return [name, loft!, carry!];
+      return loft === '' ? [...withBracketedLoft(name), carry!] : [name, loft!, carry!];
   }
   return undefined;
+}
+
+/** "Driver (10.5)" taken apart; "52 (08)" is a wedge and its bounce. */
+function withBracketedLoft(name: string): [name: string, loft: string] {
+  const [, club = '', loft = ''] = BRACKETED.exec(name) ?? [];
+  const kind = kindFromName(club);
+  return kind && isLoft(loft, kind) ? [club, loft] : [name, ''];
 }
 
 /** The highest number a club is called by, but for wedges, which are called by their lofts. */
@@ -73,22 +105,61 @@ function isLoft(word: string, kind: ClubKind): boolean {
   return value >= from && value <= to;
 }
 function isCarry(word: string): boolean {
-  const marked = CARRY.exec(word)?.[1];
-  return marked !== undefined || (NUMBER.test(word) && valueOf(word) >= MIN_CARRY);
+  const [, from, to] = CARRY.exec(word) ?? [];
+  return from !== undefined && (to !== undefined || NUMBER.test(word) ? valueOf(from) >= MIN_CARRY : true);
+}
+
+/**
+ * A line that says more of a club than can be read, "Driver 270/295": the club, and the rest where its carry would
+ * stand, for a person to fix.
+ * @returns undefined where the line is a name and nothing else, or names no club
+ */
+function unreadClubLine(text: string): ClubLine | undefined {
+  const words = wordsOf(text);
+  for (let named = words.length - 1; named > 0; named--) {
+    const name = words.slice(0, named).join(' ');
+    const kind = kindFromName(name);
+    const rest = words.slice(named).join(' ');
+    const numbers = (rest.match(/(?<![\d.,])\d{1,3}(?:[.,]\d+)?(?!\d)/g) ?? []).map(valueOf);
+    const saysMore = numbers.length > 1 || numbers.some((number) => number >= MIN_CARRY);
+    if (kind && !endsInValue(name, kind) && saysMore && /^\W?\d/.test(rest)) return [name, '', rest];
+  }
+  return undefined;
+}
+
+/** The lines of a list without what stands before each: "- Driver 265", "1. Driver 265". */
+function withoutListMarks(lines: readonly string[]): string[] {
+  const plain = lines.map((line) => line.replace(LIST_MARK, ' '));
+  const numbers = plain.filter((line) => line.trim() !== '').map((line) => LIST_NUMBER.exec(line)?.[1]);
+  const isNumbered = numbers.length > 1 && numbers.every((number, i) => Number(number) === i + 1);
+  return plain.map((line) => (isNumbered ? line.replace(LIST_NUMBER, '') : line).trim());
+}
+
+/** A whole bag in one line: "Driver 250, 3w 230, 7i 155". */
+function fromOneLine(cells: readonly string[]): string[] | undefined {
+  const parts = cells.flatMap((cell) => cell.split(/[,;]\s+/)).map((part) => part.trim());
+  return parts.length > 2 && parts.every((part) => readClubLine(part)) ? parts : undefined;
 }
 
 /**
  * Rows without heads read as lines of clubs, under heads of their own; undefined where most of them are none.
- * A row that is none stays as it is, to be fixed.
+ * What cannot be read of a row is left to be fixed.
  */
 export function asClubLines(cells: readonly (readonly string[])[]): string[][] | undefined {
   const filled = cells.filter((row) => !isBlankRow(row));
-  if (filled.length === 0 || filled.some((row) => row.length > 3)) return undefined;
+  const bag = filled.length === 1 ? fromOneLine(filled[0]!) : undefined;
+  if (filled.length === 0 || (!bag && filled.some((row) => row.length > 3))) return undefined;
+  const joined = (sign: string) => withoutListMarks(bag ?? cells.map((row) => row.join(sign)));
   // A comma may have been a decimal sign.
-  const read = cells.map((row) => readClubLine(row.join(',')) ?? readClubLine(row.join(' ')));
-  if (read.filter(Boolean).length < MIN_SHARE * filled.length) return undefined;
-  return [
-    ['Club', 'Loft', 'Carry'],
-    ...cells.map((row, i) => read[i] ?? (isBlankRow(row) ? [] : [row.join(' ').trim()])),
-  ];
+  const [byComma, bySpace] = [joined(','), joined(' ')];
+  const read = bySpace.map((line, i) => readClubLine(byComma[i]!) ?? readClubLine(line));
+  const rows = bySpace.map((line, i) => read[i] ?? unreadClubLine(line));
+  // A putter is often named and nothing else.
+  const isNameAlone = (line: string) => !/\d/.test(line) && kindFromName(line) !== undefined;
+  const telling = bySpace.filter((line) => line !== '' && !isNameAlone(line)).length;
+  // Cells side by side are the sheet's own columns, unless their lines can be read.
+  const isOneColumn = filled.every((row) => row.filter((cell) => cell.trim() !== '').length === 1);
+  const found = (isOneColumn ? rows : read).filter(Boolean).length;
+  if (telling === 0 || found < MIN_SHARE * telling) return undefined;
+  return [['Club', 'Loft', 'Carry'], ...bySpace.map((line, i) => rows[i] ?? (line === '' ? [] : [line]))];
 }

@@ -63,6 +63,7 @@ export function distanceUnitOf(word: string): DistanceTextUnit | undefined {
 export function readDistance(text: string, unit: DistanceTextUnit): Read<number> {
   const number = leadingNumber(text);
   if (!number) return notANumber(text);
+  if (/^\W*\d/.test(number.rest)) return bad(`"${text}" holds more than one number`);
   const said = number.rest === '' ? unit : distanceUnitOf(number.rest);
   return said
     ? good(storedMetres(number.value, said))
@@ -84,9 +85,19 @@ export function isRange(text: string): boolean {
 /** Wider than this share of its middle a range is no carry. */
 const WIDEST_RANGE = 0.3;
 
-/** "250", "250 yd", and "250-255" or "230 to 240 m": the middle, and half the width. */
-export function readCarry(text: string, unit: DistanceTextUnit): Read<StatedCarry> {
-  const range = RANGE.exec(text.trim());
+const ABOUT_BEFORE = /^(?:[~≈]|(?:ca|circa|about|around|approx|etwa|rund)\b\.?)\s*(?=\d)/i;
+const ABOUT_AFTER = /(\d\s*[a-z]*?)\s*(?:ish|approx\.?|or so)$/i;
+/**
+ * A stated carry without the words for "about": "~150", "ca. 150 yd", "150ish". It is never taken for exact.
+ */
+export function withoutAbout(text: string): string {
+  return text.trim().replace(ABOUT_BEFORE, '').replace(ABOUT_AFTER, '$1');
+}
+
+/** "250", "250 yd", "about 250", and "250-255" or "230 to 240 m": the middle, and half the width. */
+export function readCarry(given: string, unit: DistanceTextUnit): Read<StatedCarry> {
+  const text = withoutAbout(given);
+  const range = RANGE.exec(text);
   if (!range) {
     const one = readDistance(text, unit);
     return one.ok ? good({ carryM: one.value }) : one;

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { fromMetres, type Shot } from '@tasche/core';
 import { findClubLines, findHeads, planImport, readClubText, splitTable, TableError } from '../src/index.js';
 
 const options = { distanceUnit: 'yd', takenOn: '2026-11-24' } as const;
@@ -158,14 +159,60 @@ describe('a file of clubs as people keep it', () => {
     ]);
     expect(findClubLines(splitTable('Driver\t9\t45\n7i\t31\t37'))).toBeUndefined();
     // A carry and a total, or a loft and a length: which is which is not guessed, and no club is called so.
-    for (const line of ['Driver 230 250', '7 iron 31 37.5 165', 'Hybrid 22 39.5'])
-      expect(findClubLines(splitTable(line))).toBeUndefined();
+    for (const line of ['Driver 230 250', 'Driver 270/295', '7 iron 31 37.5 165', 'Hybrid 22 39.5']) {
+      const { adds, rejected } = planned([line]);
+      expect(adds[0]).toMatchObject({ name: /^(Driver|7 iron|Hybrid)/.exec(line)![0], readings: [] });
+      expect(rejected).toMatchObject([{ head: 'Carry', text: line.slice(adds[0]!.name.length + 1) }]);
+    }
     expect(planned(['Hybrid 4 190', '5 wood 18']).adds.map(({ name }) => name)).toEqual([
       'Hybrid 4',
       '5 wood',
     ]);
     expect(findClubLines(splitTable('Rohr 120\nRohr 120'))).toBeUndefined();
     expect(findClubLines(splitTable('Driver\n3 wood\n7 iron'))).toBeUndefined();
+  });
+
+  it('may be lines of a list, a range or "about" for a carry, a loft in brackets', () => {
+    const yards = (lines: string[]) =>
+      planned(lines).adds.map(({ name, readings }) => {
+        const loft = readings.find(({ key }) => key === 'loftStampedDeg')?.value;
+        const shot = readings.find(({ key }) => key === 'shot.full')?.value as Shot | undefined;
+        return [name, loft, shot && Math.round(fromMetres(shot.carryM, 'yd') * 10) / 10];
+      });
+    expect(yards(['Driver\t10.5\t180', '5 wood\t19\t165-170', '7 iron\t\t130', 'PW\t46\t'])).toEqual([
+      ['Driver', 10.5, 180],
+      ['5 wood', 19, 167.5],
+      ['7 iron', undefined, 130],
+      ['PW', 46, undefined],
+    ]);
+    expect(yards(['D 230', '3w 210 - 215 yd', '7i ca. 150', '8i 140ish', '60 - 75', 'putter'])).toEqual([
+      ['D', undefined, 230],
+      ['3w', undefined, 212.5],
+      ['7i', undefined, 150],
+      ['8i', undefined, 140],
+      ['60', 60, 75],
+      ['putter', undefined, undefined],
+    ]);
+    expect(yards(['**Driver** (9°) – 285y', '3W (15) .... 260', '52 (08) 120'])).toEqual([
+      ['Driver', 9, 285],
+      ['3W', 15, 260],
+      ['52 (08)', 52, 120],
+    ]);
+    const bag = [
+      ['Driver', undefined, 250],
+      ['3w', undefined, 230],
+      ['7i', undefined, 155],
+    ];
+    expect(yards(['1. Driver 250', '2. 3w 230', '3. 7i 155'])).toEqual(bag);
+    expect(yards(['- Driver 250', '- 3w 230', '- 7i 155'])).toEqual(bag);
+    expect(yards(['Driver 250, 3w 230, 7i 155'])).toEqual(bag);
+    expect(yards(['Driver 250; 3w 230; 7i 155'])).toEqual(bag);
+    // Two lines of four cannot be read; no club is called by what it carries.
+    const unread = planned(['Driver 250 if I catch it', '3w 230', '7i 155', 'PW 120 yds on a good day']);
+    expect(unread.adds.map(({ name }) => name)).toEqual(['Driver', '3w', '7i', 'PW']);
+    expect(unread.rejected).toMatchObject([{ text: '250 if I catch it' }, { text: '120yds on a good day' }]);
+    // Names are names, whatever numbers are in them.
+    expect(findClubLines(splitTable('Driver Mk2\n3 wood V4\n7 iron 2024'))).toBeUndefined();
   });
 
   it('is refused where nothing names its columns', () => {

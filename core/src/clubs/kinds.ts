@@ -32,7 +32,7 @@ export function isFullSwing(kind: ClubKind): boolean {
 const KIND_PATTERNS: readonly [RegExp, ClubKind][] = [
   [/putt|^pt$/i, 'putter'],
   [/chip/i, 'chipper'],
-  [/^(driver|dr|1 ?-?w(ood)?)$/i, 'driver'],
+  [/^(driver|dr|d|1 ?-?w(ood)?)$/i, 'driver'],
   [/driv(ing|e)?\.?[ -]?iron|drv[ -]?iron|^di ?\d*$|^\d ?di$|^ut(ility)?[ -]?iron/i, 'driving iron'],
   [/hy|^\d ?-?h$|^h ?\d+$/i, 'hybrid'],
   [/wood|holz|fairway|\bfwy\b|^\d+ ?-?w$|^w ?[3-9]$|^(fw|fwy) ?\d*$|^\d+ ?fw$/i, 'fairway'],
