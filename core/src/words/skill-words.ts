@@ -8,11 +8,13 @@ export function handicapText(handicap: number): string {
 /** The skill in words: "about a 12, from how far the clubs carry". */
 export function skillWords({ handicap, sources, shots }: Skill): string {
   const figure = handicapText(Math.round(handicap) || 0);
-  const words: Record<SkillSource, string> = {
+  const known = sources.filter((source) => source !== 'nothing');
+  if (known.length === 0)
+    return `Plays like a ${figure}: nothing is known yet, so an average club player is assumed.`;
+  const words: Record<Exclude<SkillSource, 'nothing'>, string> = {
     stated: 'the handicap that was entered',
     measured: `the spread of ${shots} measured shots`,
     length: 'how far the clubs carry',
-    nothing: 'nothing yet: an average club player',
   };
-  return `Plays like a ${figure}, taken from ${sources.map((source) => words[source]).join(' and ')}.`;
+  return `Plays like a ${figure}, taken from ${known.map((source) => words[source]).join(' and ')}.`;
 }

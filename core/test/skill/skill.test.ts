@@ -208,6 +208,8 @@ describe('a player’s skill', () => {
   it('is said as golfers write it', () => {
     expect([handicapText(-4), handicapText(0), handicapText(12.4)]).toEqual(['+4', '0', '12.4']);
     expect(skillWords(skillOf([], 12))).toBe('Plays like a 12, taken from the handicap that was entered.');
-    expect(skillWords(skillOf([]))).toBe('Plays like a 12, taken from nothing yet: an average club player.');
+    expect(skillWords(skillOf([]))).toBe(
+      'Plays like a 12: nothing is known yet, so an average club player is assumed.',
+    );
   });
 });

@@ -44,6 +44,10 @@ const pdf = (size: 'book' | 'phone') => {
   });
   return `/api/players/${props.playerId}/card.pdf?${query.toString()}`;
 };
+/** The bag has no club with a carry, known or worked out. */
+const isEmpty = computed(
+  () => shown.value.length > 0 && shown.value.every(({ card }) => card.clubs.length === 0),
+);
 const print = () => window.print();
 useShortcuts('An event', {
   'Alt 1 to 8': (_event, digit) => {
@@ -87,20 +91,27 @@ useShortcuts('An event', {
           target="_blank"
           >{{ words }}</NButton
         >
-        <NButton type="primary" :disabled="shown.length === 0" @click="print">Print</NButton>
+        <NButton type="primary" :disabled="shown.length === 0 || isEmpty" @click="print">Print</NButton>
       </template>
     </PageHead>
-    <CaddieBar v-if="page" :page="page" :unit="unit" />
+    <CaddieBar v-if="page && !isEmpty" :page="page" :unit="unit" />
     <ProblemLine :text="problem" />
     <p v-if="plan && !event && schedule.state === 'ready'" class="verdict warning">
       ◆ The event of this plan is not here; it may have been deleted.
     </p>
-    <NEmpty v-if="worked && pages.length === 0 && !plan" description="No bag yet.">
+    <NEmpty
+      v-if="isEmpty || (worked && pages.length === 0 && !plan)"
+      :description="
+        isEmpty ? 'No carries yet. A card lists what every club of the bag carries.' : 'No bag yet.'
+      "
+    >
       <template #extra>
         <LinkButton :to="{ name: 'bag', params: { playerId } }">Enter the bag</LinkButton>
       </template>
     </NEmpty>
-    <CardTable v-for="one in shown" :key="one.page.roundIds.join()" :worked="one" :unit="unit" />
+    <template v-if="!isEmpty">
+      <CardTable v-for="one in shown" :key="one.page.roundIds.join()" :worked="one" :unit="unit" />
+    </template>
     <p v-if="worked === null && pages.length > 0" class="quiet" role="status">Working the flights out…</p>
   </div>
 </template>

@@ -99,7 +99,8 @@ const byPasskey = () => come(() => passkeyAnswer(draft.stay));
       </div>
     </NForm>
     <p class="quiet small">
-      No account, or a password forgotten? An owner of your workspace makes a link for you.
+      No account, or a password forgotten? An owner of your workspace makes a link for you; the first owner’s
+      stands in the terminal Tasche was started from.
     </p>
   </SignInCard>
 </template>

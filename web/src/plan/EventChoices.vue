@@ -42,8 +42,9 @@ const coming = computed(() =>
     </ul>
     <div class="bar">
       <NButton v-if="mayDoHere('addEvent')" :disabled="!canWrite" @click="emit('write')">
-        Another event</NButton
-      ><NButton @click="emit('leave')">Cancel</NButton>
+        {{ coming.length > 0 ? 'Another event' : 'Add an event' }}</NButton><NButton @click="emit('leave')"
+        >Cancel</NButton
+      >
       <span v-if="!canWrite && mayDoHere('addEvent')" class="quiet small"
         >First add a course with its holes: <RouterLink to="/courses">Courses</RouterLink></span
       >

@@ -92,13 +92,14 @@ const print = () => window.print();
     <template #actions>
       <PlanPicker :player-id="playerId" :plans="plans" :plan-id="plan?.id" />
       <ChoiceField
+        v-if="plans.length > 0"
         v-model:value="school"
         label="Gapping style"
         size="medium"
         :options="GAPPING_STRATEGIES.map((one) => ({ value: one.id, label: one.name }))"
       />
       <UnitButton :own="store.sheet!.player.distanceUnit" />
-      <template v-if="!plan && store.gamer && store.may('addPlan')">
+      <template v-if="!plan && plans.length > 0 && store.gamer && store.may('addPlan')">
         <NButton @click="writing = 'new'">Plan a week</NButton>
         <NButton type="primary" @click="writing = 'event'">Plan an event</NButton>
       </template>

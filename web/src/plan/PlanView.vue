@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { PlanChoosing, PlanDetails } from '@tasche/contract';
+import { NEmpty } from 'naive-ui';
 import { v4 as newId } from 'uuid';
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
@@ -18,6 +19,7 @@ import ChoosePanel from './ChoosePanel.vue';
 import EventForm from './EventForm.vue';
 import PlanForm from './PlanForm.vue';
 import PlanHead, { type PlanWriting } from './PlanHead.vue';
+import PlanStart from './PlanStart.vue';
 import SwapList from './SwapList.vue';
 import { usePlan } from './use-plan';
 import { useWeekSwaps } from './use-week-swaps';
@@ -124,6 +126,12 @@ useShortcuts('The bag', {
       A plan starts from the gamer bag, and there is none yet.
       <RouterLink :to="{ name: 'bag', params: { playerId } }">To the bag</RouterLink>
     </p>
+    <PlanStart
+      v-else-if="plans.length === 0 && !planId && !writing && store.may('addPlan')"
+      @event="writing = 'event'"
+      @week="writing = 'new'"
+    />
+    <NEmpty v-else-if="plans.length === 0 && !planId && !writing" description="No plan yet." />
     <NotThere v-if="props.planId && !plan" title="This plan is not here" says="It may have been deleted.">
       <LinkButton :to="{ name: 'history', params: { playerId } }">History can bring it back</LinkButton>
     </NotThere>

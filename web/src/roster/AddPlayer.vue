@@ -3,7 +3,7 @@ import { nameSchema, required, type ChangeResult } from '@tasche/contract';
 import type { DistanceUnit } from '@tasche/core';
 import { NButton, NCard, NForm, NFormItem } from 'naive-ui';
 import { v4 as newId } from 'uuid';
-import { reactive, ref } from 'vue';
+import { computed, reactive, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { post } from '../api/request';
 import ProblemLine from '../app/ProblemLine.vue';
@@ -13,11 +13,18 @@ import { useForm } from '../fields/use-form';
 import { newPlayerCommands } from './new-player';
 
 /** Adds a new player, and goes to their bag. */
+const props = defineProps<{ players: readonly { id: string; name: string }[] }>();
 const router = useRouter();
 const problem = ref('');
 const draft = reactive({ name: '', unit: 'yd' as DistanceUnit, hand: 'right' as 'right' | 'left' });
 const { rules, submit } = useForm(draft, {
   name: { label: 'Name', schema: required(nameSchema) },
+});
+
+/** Somebody on the roster who has that name already: two may, but more often one is added twice. */
+const namesake = computed(() => {
+  const plain = (name: string) => name.trim().toLowerCase();
+  return props.players.find(({ name }) => plain(name) === plain(draft.name));
 });
 
 /** A new player starts with an empty gamer bag, ready to be typed into. */
@@ -53,6 +60,10 @@ async function add(): Promise<void> {
         <ChoiceField v-model:value="draft.hand" label="Hand" :options="['right', 'left']" />
       </NFormItem>
       <NButton type="primary" attr-type="submit">Add and enter the bag</NButton>
+      <p v-if="namesake" class="namesake verdict warning small" role="status">
+        ◆ {{ namesake.name }} is on the roster already.
+        <RouterLink :to="{ name: 'bag', params: { playerId: namesake.id } }">To their bag</RouterLink>
+      </p>
       <ProblemLine :text="problem" />
     </NForm>
   </NCard>
@@ -70,5 +81,8 @@ async function add(): Promise<void> {
 .add .n-button {
   /* Beside the fields, above the line their messages stand on. */
   margin-bottom: 24px;
+}
+.namesake {
+  width: 100%;
 }
 </style>

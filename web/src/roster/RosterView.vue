@@ -38,10 +38,10 @@ const {
     `/players?today=${today()}&limit=${PAGE}${next === null ? '' : `&after=${encodeURIComponent(next)}`}`,
 );
 const adding = ref(false);
-const bringing = ref(false);
+const importing = ref(false);
 const listing = ref(false);
 /** Who is on the roster already is known of all of it, however much of it is shown. */
-async function bringList(): Promise<void> {
+async function openList(): Promise<void> {
   await all();
   listing.value = true;
 }
@@ -105,21 +105,24 @@ const faults = computed(() => here.value.filter((entry) => (entry.gamer?.faults 
       </template>
       <template #actions>
         <NButton v-if="here.length > 0 && !run" @click="run = new Set()">Print run…</NButton>
-        <NButton v-if="isOwner" @click="bringing = true">Import a player…</NButton>
+        <NButton v-if="isOwner" @click="importing = true">Import a player…</NButton>
         <template v-if="mayAdd">
-          <NButton @click="bringList">Import a list…</NButton>
+          <NButton @click="openList">Import a list…</NButton>
           <NButton @click="adding = !adding" type="primary">Add a player</NButton>
         </template>
       </template>
     </PageHead>
     <ProblemLine :text="problem" />
-    <ImportPlayer v-if="bringing" @close="bringing = false" />
+    <ImportPlayer v-if="importing" @close="importing = false" />
     <ImportPlayers
       v-if="listing"
       :known="(entries ?? []).map(({ player }) => player.name)"
       @close="endList"
     />
-    <AddPlayer v-if="mayAdd && (adding || (entries && here.length === 0))" />
+    <AddPlayer
+      v-if="mayAdd && (adding || (entries && here.length === 0))"
+      :players="here.map(({ player }) => player)"
+    />
     <NEmpty v-else-if="entries?.length === 0" description="There are no players here yet." />
     <MadeUpPlayers v-if="mayAdd && entries?.length === 0" />
     <RosterLooks v-if="here.length > 1" v-model="view" :first="first" />

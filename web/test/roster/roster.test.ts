@@ -176,6 +176,21 @@ describe('the roster', () => {
     view.unmount();
   });
 
+  it('says before a player is added twice that there is one of that name', async () => {
+    const { view } = await roster();
+    await view
+      .findAll('button')
+      .find((button) => button.text() === 'Add a player')!
+      .trigger('click');
+    await expect.poll(() => view.find('input[aria-label="Name"]').exists()).toBe(true);
+    await view.get('input[aria-label="Name"]').setValue('An');
+    expect(view.find('.namesake').exists()).toBe(false);
+    await view.get('input[aria-label="Name"]').setValue(' ana ');
+    expect(view.get('.namesake').text()).toBe('◆ Ana is on the roster already. To their bag');
+    expect(view.get('.namesake a').attributes('href')).toBe('/bag/Ana');
+    view.unmount();
+  });
+
   it('searches and sorts all players, those of later pages too, and remembers how', async () => {
     const { view, names } = await roster();
     await view.get('input[aria-label="Search players and events"]').setValue('c');
