@@ -441,6 +441,17 @@ describe('a launch monitor’s file', () => {
     expect(answer.refusals[6]!.reason).toMatch(/not text/);
   });
 
+  it('leaves the rows of a putter out, as of a club nobody named', async () => {
+    const me = await bench.player();
+    await bench.club(me, '7 iron');
+    const putter = { id: newId(), playerId: me, name: 'Putter', kind: 'putter' as const };
+    await bench.change([{ do: 'addClub', club: putter, readings: [] }]).expect(200);
+    const rows = [...GOOD.slice(0, 2), '2026-11-18 10:06:00,Putter,12,2,300,10,0'];
+    const answer = await report(send(me, order({}), csv(rows)));
+    expect(answer).toMatchObject({ rows: 3, taken: 2, otherClubs: 1, refused: 0 });
+    expect(answer.labels.find(({ label }) => label === 'Putter')).toMatchObject({ match: null });
+  });
+
   it('reads a decimal comma, UTF-16, and latin letters', async () => {
     const me = await bench.player();
     await bench.club(me, 'Eisen 7', [], newId());

@@ -8,6 +8,7 @@ import {
   type StrikeFileSpec,
   type StrikeImportReport,
 } from '@tasche/contract';
+import { isFullSwing } from '@tasche/core';
 import type { Club } from '../clubs/club.js';
 import { badInput } from '../http/http-error.js';
 
@@ -35,10 +36,15 @@ export class ImportTally {
   readonly #reasons = new Map<string, { column: string; reason: string; count: number }>();
   readonly #labels = new Map<string, LabelCount>();
 
+  /** Putts are not measured by their carry: rows of a putter are left out unless a person says otherwise. */
+  readonly #fullSwingClubs: readonly Club[];
+
   constructor(
-    readonly clubs: readonly Club[],
+    clubs: readonly Club[],
     readonly order: StrikeFileSpec,
-  ) {}
+  ) {
+    this.#fullSwingClubs = clubs.filter(({ kind }) => isFullSwing(kind));
+  }
 
   /**
    * The club a label is: as the person said, or as guessed until then; null where its rows are left
@@ -60,7 +66,7 @@ export class ImportTally {
           rows: 0,
           carries: 0,
           carrySumM: 0,
-          match: said === undefined ? guessClub(label, this.clubs) : said,
+          match: said === undefined ? guessClub(label, this.#fullSwingClubs) : said,
         }),
       );
     }
