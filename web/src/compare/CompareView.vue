@@ -88,7 +88,7 @@ const above = computed(() =>
         <AskBar :question="question" :margins="margins" :unit="unit" @set="set" />
         <NCard v-if="chosen.length < 2" class="empty">
           <NEmpty
-            description="Choose two or more on the left; the first one chosen is what the others are compared with."
+            description="Choose two or more builds. The first one chosen is what the others are compared with."
           />
         </NCard>
         <p v-else-if="answer?.refused" class="verdict warning">◆ {{ answer.refused }}</p>
