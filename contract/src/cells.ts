@@ -1,6 +1,7 @@
 import {
   CLUB_KINDS,
   SHOT_SOURCES,
+  fromMetres,
   formatSwingWeight,
   swingWeightPoints,
   type ClubKind,
@@ -25,6 +26,7 @@ import {
   readInches,
   readPlainNumber,
   withoutAbout,
+  type DistanceTextUnit,
   type Read,
 } from './numbers-in-text.js';
 import { dateSchema, quantitySchema, shotSchema, textSchema } from './schemas.js';
@@ -73,7 +75,9 @@ export function readCell(
             : { ok: true, value: trimmed };
   if (!read.ok) return read;
   const schema = part === 'takenOn' ? dateSchema : (yup.reach(shotSchema, part) as yup.Schema);
-  return checked(schema, read.value, column.label);
+  const found = checked(schema, read.value, column.label);
+  const bounds = !found.ok && isDistancePart(part) && distance !== 'm' ? boundsOf(schema) : undefined;
+  return bounds ? { ok: false, reason: `${column.label} must be ${boundsText(bounds, distance)}` } : found;
 }
 
 const KIND_WORDS: Record<string, ClubKind> = {
@@ -125,6 +129,20 @@ function readChoice(text: string, choices: readonly string[]): Read<string> {
   return choice
     ? { ok: true, value: choice }
     : { ok: false, reason: `"${text}" is none of: ${choices.join(', ')}` };
+}
+
+/** The numbers a schema takes, from and to; undefined where it has no such bounds. */
+function boundsOf(schema: yup.Schema): readonly [number, number] | undefined {
+  const { tests } = schema.describe();
+  const bound = (name: 'min' | 'max') => tests.find((test) => test.name === name)?.params?.[name];
+  const [min, max] = [bound('min'), bound('max')];
+  return typeof min === 'number' && typeof max === 'number' ? [min, max] : undefined;
+}
+
+/** Bounds in metres as a reader in yards or feet knows them. */
+function boundsText([minM, maxM]: readonly [number, number], unit: DistanceTextUnit): string {
+  const [min, max] = [fromMetres(minM, unit), fromMetres(maxM, unit)];
+  return `between ${Math.ceil(min)} and ${Math.floor(max)} ${unit}`;
 }
 
 function checked(schema: yup.Schema, value: CellValue, label: string): Read<CellValue> {

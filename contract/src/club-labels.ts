@@ -1,4 +1,11 @@
-import { kindFromName, playingLoft, type ClubKind, type ShotKind, type Spec } from '@tasche/core';
+import {
+  kindFromName,
+  playingLoft,
+  withDegreeSign,
+  type ClubKind,
+  type ShotKind,
+  type Spec,
+} from '@tasche/core';
 
 /** A club of the locker, as a label of a file may mean it. */
 export interface LabelledClub {
@@ -13,7 +20,7 @@ export type ClubMatch = { clubId: string; shot: ShotKind } | null;
 
 /** A label as it is compared: lower case, the signs of degrees and quotes gone. */
 export function labelKey(label: string): string {
-  return label
+  return withDegreeSign(label)
     .toLowerCase()
     .replace(/[°"'’]/g, '')
     .replace(/[\s_-]+/g, ' ')

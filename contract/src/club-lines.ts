@@ -1,4 +1,4 @@
-import { kindFromName, type ClubKind } from '@tasche/core';
+import { kindFromName, withDegreeSign, type ClubKind } from '@tasche/core';
 import { isBlankRow } from './split-table.js';
 
 /**
@@ -38,7 +38,7 @@ const ABOUT = /(?:≈|~|\b(?:ca|about|around|approx)\b\.?)\s*(?=\d)/gi;
 /** The words of a line, a number with its unit being one. */
 function wordsOf(text: string): string[] {
   return (
-    text
+    withDegreeSign(text)
       .replace(ABOUT, '~')
       // At the start stands the club: "60 - 75" is a wedge.
       .replace(RANGE, (all: string, from: string, to: string, at: number, line: string) =>

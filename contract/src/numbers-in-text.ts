@@ -1,4 +1,4 @@
-import { HANDICAP_BOUNDS, toMetres, type DistanceUnit } from '@tasche/core';
+import { HANDICAP_BOUNDS, toMetres, withDegreeSign, type DistanceUnit } from '@tasche/core';
 
 /** What a piece of typed text turned out to be. */
 export type Read<T> = { ok: true; value: T } | { ok: false; reason: string };
@@ -37,7 +37,7 @@ export function readPlainNumber(text: string, suffixes: RegExp, thousandsPossibl
   if (thousandsPossible && /^\D*\d{1,3}[.,]\d{3}$/.test(text.trim())) {
     return bad(`"${text}" could be thousands or decimals; write it without the separator`);
   }
-  if (number.rest !== '' && !suffixes.test(number.rest)) return notANumber(text);
+  if (number.rest !== '' && !suffixes.test(withDegreeSign(number.rest))) return notANumber(text);
   return good(number.value);
 }
 
@@ -77,7 +77,8 @@ interface StatedCarry {
   plusMinusM?: number;
 }
 
-const RANGE = /^(\d+(?:[.,]\d+)?)\s*(?:-|–|—|to|bis)\s*(\d+(?:[.,]\d+)?)([^\d.,].*)?$/i;
+const RANGE =
+  /^(\d+(?:[.,]\d+)?)\s*(?:y|yds?|yards|m|metres|meters)?\s*(?:-|–|—|to|bis)\s*(\d+(?:[.,]\d+)?)([^\d.,].*)?$/i;
 /** Whether two distances are written. */
 export function isRange(text: string): boolean {
   return RANGE.test(text.trim());
@@ -126,7 +127,7 @@ const VULGAR: Record<string, string> = {
   '⅞': ' 7/8',
 };
 
-/** Inches from '37.25', '37,25', '37 1/4', '37¼"', '94.6 cm'; without a unit in the text, `unit` is meant. */
+/** Inches from '37.25', '37,25', '37 1/4', '37¼"', '94.6 cm', '946 mm'; without a unit in the text, `unit` is meant. */
 export function readInches(text: string, unit: 'in' | 'cm' = 'in'): Read<number> {
   const plain = text.replace(/[¼½¾⅛⅜⅝⅞]/g, (sign) => VULGAR[sign]!).trim();
   const bare = plain.replace(/("|″|in|in\.|inch|inches)$/i, '').trim();
@@ -137,6 +138,7 @@ export function readInches(text: string, unit: 'in' | 'cm' = 'in'): Read<number>
   }
   const number = leadingNumber(bare);
   if (!number) return notANumber(text);
+  if (/^mm$/i.test(number.rest)) return good(Math.round((number.value / 25.4) * 1e4) / 1e4);
   const centimetres = /^cm$/i.test(number.rest) || (number.rest === '' && unit === 'cm' && bare === plain);
   if (centimetres) return good(Math.round((number.value / 2.54) * 1e4) / 1e4);
   return number.rest === '' ? good(number.value) : notANumber(text);

@@ -25,12 +25,14 @@ describe('numbers as people type them', () => {
     ['loftStampedDeg', '44,5', 44.5],
     ['loftStampedDeg', ' 44.5° ', 44.5],
     ['loftStampedDeg', '10.5 deg', 10.5],
+    ['loftStampedDeg', '10.5º', 10.5],
     ['lengthIn', '37.25', 37.25],
     ['lengthIn', '37 1/4', 37.25],
     ['lengthIn', '37-1/2', 37.5],
     ['lengthIn', '37¼"', 37.25],
     ['lengthIn', '37,25 in', 37.25],
     ['lengthIn', '94 cm', 37.0079],
+    ['lengthIn', '940 mm', 37.0079],
     ['shaftWeightG', '120 g', 120],
     ['price', '249,90', 249.9],
     ['price', '€ 310', 310],
@@ -53,7 +55,9 @@ describe('numbers as people type them', () => {
     ['loftStampedDeg', 'abc', '"abc" is not a number'],
     ['loftStampedDeg', '444', 'Stamped loft must be between -2 and 80 deg'],
     ['lengthIn', '-3', 'Length must be between 10 and 60 in'],
-    ['shot.full.carryM', '900', 'full carry must be between 1 and 411 m'],
+    ['shot.full.carryM', '900', 'full carry must be between 2 and 449 yd'],
+    ['shot.full.apexM', '900', 'full apex must be between 0 and 262 ft'],
+    ['shot.full.carryM', '250/260', '"250/260" holds more than one number'],
     ['shot.full.carryM', '150 chains', '"chains" is not a unit of distance; use yd, m or ft'],
     ['price', '1,500', '"1,500" could be thousands or decimals; write it without the separator'],
     ['swingWeight', '33', '"33" is not a swing weight; write it like D3'],
@@ -70,6 +74,11 @@ describe('numbers as people type them', () => {
     const result = readCell(column(id), text, 'yd');
     if (reason === undefined) expect(result).toEqual({ ok: true, value: 'retired' });
     else expect(result).toEqual({ ok: false, reason });
+  });
+
+  it('names the bounds of a distance in the reader’s unit, metres for a metre player', () => {
+    const result = readCell(column('shot.full.carryM'), '900', 'm');
+    expect(result).toEqual({ ok: false, reason: 'full carry must be between 1 and 411 m' });
   });
 
   it('reads a bare apex in feet from a yard player and in metres from a metre player', () => {

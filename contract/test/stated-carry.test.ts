@@ -1,17 +1,29 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { toMetres } from '@tasche/core';
-import { columnOf, readCarry, readClubTable } from '../src/index.js';
+import { columnOf, readCarry, readClubTable, readShotCell, type Column } from '../src/index.js';
+
+type ShotColumn = Extract<Column, { type: 'shot' }>;
 
 describe('a carry as people say it', () => {
   it('is one distance or the two it lies between, in any unit and with any dash', () => {
     expect(readCarry('250', 'yd')).toEqual({ ok: true, value: { carryM: 228.6 } });
-    for (const text of ['250-255', '250 – 255', '250—255 yd', '250 to 255 yards'])
+    for (const text of ['250-255', '250 – 255', '250—255 yd', '250 to 255 yards', '250yd-255yd'])
       expect(readCarry(text, 'yd'), text).toEqual({
         ok: true,
         value: { carryM: 230.886, plusMinusM: 2.286 },
       });
     expect(readCarry('137,5-140', 'm')).toEqual({ ok: true, value: { carryM: 138.75, plusMinusM: 1.25 } });
+  });
+
+  it('may be said to be about so far, in a cell too', () => {
+    for (const text of ['~150', 'ca. 150', 'about 150 yd', '150ish', '150 yds approx', '150 or so'])
+      expect(readShotCell(columnOf('shot.full.carryM') as ShotColumn, text, 'yd'), text).toEqual({
+        ok: true,
+        value: { carryM: 137.16 },
+      });
+    expect(readCarry('about 250-255', 'yd')).toMatchObject({ ok: true, value: { plusMinusM: 2.286 } });
+    for (const text of ['about', 'ish', '~', 'about far']) expect(readCarry(text, 'yd').ok, text).toBe(false);
   });
 
   it('keeps the middle and the width of whatever range is written', () => {

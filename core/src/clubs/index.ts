@@ -1,4 +1,12 @@
-export { type ClubKind, CLUB_KINDS, isWedge, isFullSwing, kindFromName, loftFromName } from './kinds.js';
+export {
+  type ClubKind,
+  CLUB_KINDS,
+  isWedge,
+  isFullSwing,
+  kindFromName,
+  withDegreeSign,
+  loftFromName,
+} from './kinds.js';
 export {
   type ShotKind,
   type UsualShotKind,

@@ -58,11 +58,19 @@ const KIND_PATTERNS: readonly [RegExp, ClubKind][] = [
 ];
 
 /**
+ * The text with the one sign for degrees: many keyboards have "º" or "˚" in its place.
+ * @example withDegreeSign('56º') // "56°"
+ */
+export function withDegreeSign(text: string): string {
+  return text.replace(/[º˚]/g, '°');
+}
+
+/**
  * The kind a club's name suggests ("7 iron", "3w", "56", "PW"), or undefined when it suggests none.
  * Used to spare typing; the person can always say otherwise.
  */
 export function kindFromName(name: string): ClubKind | undefined {
-  const trimmed = name.trim();
+  const trimmed = withDegreeSign(name.trim());
   return KIND_PATTERNS.find(([pattern]) => pattern.test(trimmed))?.[1];
 }
 
