@@ -16,6 +16,8 @@ const LOFTS: Readonly<Record<ClubKind, readonly [number, number]>> = {
 };
 /** No club carries less far, in yards or metres: a smaller number is a length. Our choice. */
 const MIN_CARRY = 50;
+/** A longer line is a sentence. */
+const MAX_CHARACTERS = 200;
 /** So much of what is pasted must read as lines of clubs. */
 const MIN_SHARE = 0.6;
 
@@ -66,6 +68,7 @@ type ClubLine = [name: string, loft: string, carry: string];
  * @returns undefined where it is none
  */
 function readClubLine(text: string): ClubLine | undefined {
+  if (text.length > MAX_CHARACTERS) return undefined;
   const words = wordsOf(text);
   for (const numbers of [2, 1]) {
     const name = words.slice(0, -numbers).join(' ');
@@ -115,6 +118,7 @@ function isCarry(word: string): boolean {
  * @returns undefined where the line is a name and nothing else, or names no club
  */
 function unreadClubLine(text: string): ClubLine | undefined {
+  if (text.length > MAX_CHARACTERS) return undefined;
   const words = wordsOf(text);
   for (let named = words.length - 1; named > 0; named--) {
     const name = words.slice(0, named).join(' ');

@@ -78,7 +78,7 @@ interface StatedCarry {
 }
 
 const RANGE =
-  /^(\d+(?:[.,]\d+)?)\s*(?:y|yds?|yards|m|metres|meters)?\s*(?:-|–|—|to|bis)\s*(\d+(?:[.,]\d+)?)([^\d.,].*)?$/i;
+  /^(\d+(?:[.,]\d+)?)(?:\s?(?:y|yds?|yards|m|metres|meters))?\s*(?:-|–|—|to|bis)\s*(\d+(?:[.,]\d+)?)([^\d.,].*)?$/i;
 /** Whether two distances are written. */
 export function isRange(text: string): boolean {
   return RANGE.test(text.trim());
@@ -87,12 +87,12 @@ export function isRange(text: string): boolean {
 const WIDEST_RANGE = 0.3;
 
 const ABOUT_BEFORE = /^(?:[~≈]|(?:ca|circa|about|around|approx|etwa|rund)\b\.?)\s*(?=\d)/i;
-const ABOUT_AFTER = /(\d\s*[a-z]*?)\s*(?:ish|approx\.?|or so)$/i;
+const ABOUT_AFTER = /(?<=[\da-z])\s?(?:ish|approx\.?|or so)$/i;
 /**
  * A stated carry without the words for "about": "~150", "ca. 150 yd", "150ish". It is never taken for exact.
  */
 export function withoutAbout(text: string): string {
-  return text.trim().replace(ABOUT_BEFORE, '').replace(ABOUT_AFTER, '$1');
+  return text.trim().replace(ABOUT_BEFORE, '').replace(ABOUT_AFTER, '');
 }
 
 /** "250", "250 yd", "about 250", and "250-255" or "230 to 240 m": the middle, and half the width. */

@@ -239,7 +239,7 @@ describe('import and export', () => {
     );
     expect(refused.body.fields[1]).toEqual({
       field: 'row 4, carry [yd]',
-      message: 'full carry must be between 1 and 411 m',
+      message: 'full carry must be between 2 and 449 yd',
     });
     expect((await bench.sheet(playerId)).clubs).toEqual([]);
     await importCsv(bench, playerId, csv, 'good').expect(200);
