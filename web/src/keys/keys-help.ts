@@ -58,6 +58,7 @@ export const KEYS = [
   {
     group: 'An event',
     keys: [
+      ['Alt N', 'plan an event'],
       ['Alt 1 to 8', 'round'],
       ['Alt T', 'what travels'],
       ['Alt W', 'ask for the forecast; with Shift of every round'],

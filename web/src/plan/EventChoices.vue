@@ -3,7 +3,7 @@ import { mayDoHere } from '../people/rights';
 import type { EventView } from '@tasche/contract';
 import { counted } from '@tasche/core';
 import { NButton } from 'naive-ui';
-import { computed } from 'vue';
+import { computed, nextTick, useTemplateRef, watch } from 'vue';
 import { shortDay, today } from '../app/day';
 import { useSchedule } from '../courses/schedule-store';
 import { courseNames, firstDayOf } from './event-draft';
@@ -18,11 +18,23 @@ const coming = computed(() =>
     .filter((event) => event.rounds.some(({ day }) => day >= today()))
     .sort((a, b) => firstDayOf(a).localeCompare(firstDayOf(b))),
 );
+
+/** Opened by a key, it goes on by keys: from the first event that can be chosen. */
+const choices = useTemplateRef<HTMLElement>('choices');
+watch(
+  () => schedule.state === 'ready',
+  async (isReady) => {
+    if (!isReady) return;
+    await nextTick();
+    choices.value?.querySelector<HTMLElement>('button:not(:disabled)')?.focus();
+  },
+  { immediate: true },
+);
 </script>
 
 <template>
   <p v-if="schedule.state !== 'ready'" class="quiet" role="status">Looking for events…</p>
-  <template v-else>
+  <div v-else ref="choices" class="choices">
     <h2>Which event?</h2>
     <ul class="events">
       <li v-for="one in coming" :key="one.id">
@@ -49,10 +61,14 @@ const coming = computed(() =>
         >First add a course with its holes: <RouterLink to="/courses">Courses</RouterLink></span
       >
     </div>
-  </template>
+  </div>
 </template>
 
 <style scoped>
+.choices {
+  display: grid;
+  gap: 12px;
+}
 .events {
   list-style: none;
   margin: 0;

@@ -151,6 +151,11 @@ const actions = computed((): Action[] => {
 const page = ref<InstanceType<typeof RoundPage> | null>(null);
 useUndoScope(() => `event/${props.plan.eventId}`);
 useShortcuts('An event', {
+  'Alt N': () => {
+    if (!store.gamer || !store.may('addPlan')) return false;
+    writing.value = 'new';
+    return true;
+  },
   'Alt 1 to 8': (_event, digit) => {
     const to = rounds.value[digit - 1];
     if (to) tab.value = to.id;

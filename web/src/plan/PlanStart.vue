@@ -28,7 +28,7 @@ const playable = computed(() => schedule.courses.filter(({ holes }) => holes.len
           <RouterLink v-if="mayDoHere('addCourse')" to="/courses">Add a course</RouterLink>
         </template>
       </p>
-      <NButton type="primary" @click="emit('event')">Plan an event</NButton>
+      <NButton type="primary" title="Alt N" @click="emit('event')">Plan an event</NButton>
     </div>
     <div>
       <h2>Plan a week</h2>

@@ -84,6 +84,13 @@ function setChoosing(choosing: PlanChoosing): void {
   store.change([{ do: 'editPlan', planId: plan.value!.id, version: plan.value!.version, set: { choosing } }]);
 }
 
+useShortcuts('An event', {
+  'Alt N': () => {
+    if (!store.gamer || !store.may('addPlan')) return false;
+    writing.value = 'event';
+    return true;
+  },
+});
 useShortcuts('The bag', {
   'Alt O': (event) => {
     if (isTyping(event) || !plan.value) return false;

@@ -23,7 +23,11 @@ async function planPage(courses: readonly CourseView[], inBag: readonly string[]
     ],
   });
   await router.push('/p/plan');
-  const view = mount(PlanView, { props: { playerId: 'p' }, global: { plugins: [router] } });
+  const view = mount(PlanView, {
+    props: { playerId: 'p' },
+    global: { plugins: [router] },
+    attachTo: document.body,
+  });
   await flushPromises();
   return view;
 }
@@ -41,6 +45,17 @@ describe('the page of plans where there is none', () => {
       .trigger('click');
     expect(view.find('input[aria-label="Name of the week"]').exists()).toBe(true);
     expect(view.find('[aria-label="Start a plan"]').exists()).toBe(false);
+    view.unmount();
+  });
+
+  it('begins an event with a key', async () => {
+    const view = await planPage([course('Hochfirn', 18)]);
+    window.dispatchEvent(new KeyboardEvent('keydown', { key: 'n', altKey: true }));
+    await flushPromises();
+    expect(view.text()).toContain('Which event?');
+    expect(view.text()).toContain('No upcoming event.');
+    await expect.poll(() => document.activeElement?.textContent?.trim()).toBe('Add an event');
+    expect(view.findAll('button').map((button) => button.text())).toContain('Add an event');
     view.unmount();
   });
 
