@@ -340,7 +340,8 @@ export const travelDocument = wholeDocument(
 );
 
 interface TravelAnswer extends TravelSet {
-  /** With a loss: every size looked at, and whether nothing smaller will do. */ sizes?: readonly TravelSize[];
+  /** With a loss: every size looked at, and whether nothing smaller will do. */
+  sizes?: readonly TravelSize[];
   smallest?: boolean;
 }
 

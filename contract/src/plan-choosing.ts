@@ -39,7 +39,8 @@ export function preferencesOf(
 
 /** What was seen after a round: to be kept for the next time. */
 export interface RoundAfter {
-  /** Times each club was hit. */ hits: Readonly<Record<string, number>>;
+  /** Times each club was hit. */
+  hits: Readonly<Record<string, number>>;
   says: string;
   keep: string;
   /** What was hit from where, as far as it is recorded. */

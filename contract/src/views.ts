@@ -291,7 +291,8 @@ export interface RosterEntry {
     startsOn: string;
     endsOn: string;
     swaps: number;
-    /** Of an event: how many rounds there are, and how many have their bag. */ rounds: {
+    /** Of an event: how many rounds there are, and how many have their bag. */
+    rounds: {
       of: number;
       settled: number;
     } | null;

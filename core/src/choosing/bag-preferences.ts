@@ -2,7 +2,7 @@ import { isFullSwing, type ClubKind, shotsIn } from '../clubs/index.js';
 import type { LadderClub } from '../spec/index.js';
 import type { CourseGround } from '../courses/index.js';
 import { carryLadder, mixedUpPairs, type GappingStrategyId } from '../gaps/index.js';
-import { DEFAULT_CHOOSING_RULES, USUAL_UNEVEN_STROKES, type ChoosingRules } from './choose-bag.js';
+import { DEFAULT_CHOOSING_RULES, USUAL_UNEVEN_STROKES, type ChoosingRules } from './choosing-rules.js';
 import { TIE_STROKES } from './tie.js';
 import { putterStrokes, type PutterStrategy } from './putter.js';
 import type { BounceStrategy } from './sole.js';

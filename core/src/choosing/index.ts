@@ -9,24 +9,13 @@ export {
   type LockerFinding,
   lockerFindings,
 } from './bag-preferences.js';
-export {
-  type ChoosingRules,
-  DEFAULT_CHOOSING_RULES,
-  type BagChoosing,
-  type DemandCosts,
-  bagChoosing,
-  nextBest,
-  demandCosts,
-  type ChosenBag,
-  type BagAnswer,
-  type BagLoss,
-  chosenBag,
-  lossOf,
-  lossOfClubs,
-  type ClubReason,
-  type LeftOut,
-  chooseBag,
-} from './choose-bag.js';
+export { type BagChoosing, bagChoosing } from './bag-choosing.js';
+export { type BagAnswer, chooseBag } from './choose-bag.js';
+export { type ChoosingRules, DEFAULT_CHOOSING_RULES } from './choosing-rules.js';
+export { type ChosenBag, type BagLoss, chosenBag, lossOf, lossOfClubs } from './chosen-bag.js';
+export { type DemandCosts, demandCosts } from './demand-costs.js';
+export { nextBest } from './next-best.js';
+export { type ClubReason, type LeftOut } from './why-chosen.js';
 export { choose, chooseIfAny } from './choose.js';
 export { CHOOSING_BOUNDS, costOf, type ChoosingModel, type ChoosingRule } from './choosing-model.js';
 export { demandRows, hazardsFrom } from './demand-rows.js';

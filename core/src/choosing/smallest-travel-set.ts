@@ -7,7 +7,8 @@ import { searchTravelSets, type Scenario, type TravelSet } from './travel-set.js
  */
 export interface TravelSize {
   size: number;
-  /** Strokes a round. */ loses: number;
+  /** Strokes a round. */
+  loses: number;
   losesAtLeast: number;
 }
 

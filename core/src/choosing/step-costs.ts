@@ -9,7 +9,7 @@ import {
   type Rung,
 } from '../gaps/index.js';
 import type { LadderClub } from '../spec/index.js';
-import type { ChoosingRules } from './choose-bag.js';
+import type { ChoosingRules } from './choosing-rules.js';
 
 /** The cost of the step between every two rungs, the longer first. */
 export function stepMatrix(

@@ -1,4 +1,4 @@
-import type { BagChoosing } from './choose-bag.js';
+import type { BagChoosing } from './bag-choosing.js';
 import { cheapestFirst, firstPrices } from './demand-prices.js';
 import { followRules } from './follow-rules.js';
 import { ladderPath, type Settled } from './ladder-path.js';

@@ -1,6 +1,6 @@
 import { InvalidInputError } from '../invalid-input-error.js';
 import { choose, type Choice } from './choose.js';
-import type { BagChoosing } from './choose-bag.js';
+import type { BagChoosing } from './bag-choosing.js';
 import type { Settled } from './ladder-path.js';
 import { byWorth, copyOf, travelBound, type TravelPrices } from './travel-bound.js';
 

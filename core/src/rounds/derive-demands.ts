@@ -23,7 +23,8 @@ const RAREST = 0.03;
 /** What a round asks of a player, and how much of it was too rare to be listed. */
 export interface RoundDemands {
   needs: readonly ShotDemand[];
-  /** Strokes a round, putts left out. */ strokes: number;
+  /** Strokes a round, putts left out. */
+  strokes: number;
   rareStrokes: number;
 }
 

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import loadHighs from 'highs';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { InvalidInputError, choose, costOf } from '../../src/index.js';
-import { nextBest } from '../../src/choosing/choose-bag.js';
+import { nextBest } from '../../src/choosing/next-best.js';
 import { rulesBroken, type ChoosingModel } from '../../src/choosing/choosing-model.js';
 import { integerProgram } from './integer-program.js';
 import { randomModel, triedAll } from './random-model.js';

@@ -9,7 +9,7 @@ import {
   type DistanceUnit,
 } from '../../src/index.js';
 import { rulesBroken } from '../../src/choosing/choosing-model.js';
-import type { ClubReason, LeftOut } from '../../src/choosing/choose-bag.js';
+import type { ClubReason, LeftOut } from '../../src/choosing/why-chosen.js';
 import { club } from '../bag-of-clubs.js';
 import { randomModel } from './random-model.js';
 
