@@ -1,25 +1,22 @@
 <script setup lang="ts">
 import {
   counted,
-  carryLadder,
   distanceNumber,
   formatDegrees,
   formatDistance,
   signedDistance,
   sourceWords,
-  toMetres,
   type DistanceUnit,
   type GapReport,
   type LadderClub,
   type Rung,
   type StepReport,
-  shotsIn,
 } from '@tasche/core';
 import { useElementSize } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import type { Moved } from '../conditions/use-conditions';
 import { fitName } from './fit-name';
-import { spanLanes, spreadLabels } from './spread-labels';
+import { RAIL, railLayout, type RailPeg } from './rail-layout';
 
 /**
  * The rail true to distance, joined to the rail of degrees: spans from soft to hard, spreads, gaps, and what
@@ -41,13 +38,6 @@ const props = defineProps<{
 
 const box = ref<HTMLElement | null>(null);
 const { width } = useElementSize(box);
-const TOP = 44;
-const BOTTOM = 18;
-const LOFT_X = 40;
-const RAIL_X = 116;
-/** Spans side by side are so far apart, and nearer where many of them overlap: names need their room. */
-const LANE_PX = 11;
-const LANES_PX = 66;
 
 /** The carry it is known by, where that was. */
 function knownOf(rung: Rung): number | undefined {
@@ -62,202 +52,119 @@ function originOf(rung: Rung): string {
     ? `${own}, moved by ${signedDistance(moved.shiftCarryM, props.unit)}, within ${formatDistance(moved.plusMinusM, props.unit)}; total ${distanceNumber(moved.totalM, props.unit)}, moved by ${signedDistance(moved.shiftTotalM, props.unit)}`
     : own;
 }
-const rungs = computed(() => carryLadder(props.clubs));
-const goneRungs = computed(() => carryLadder(props.gone ?? []));
-const all = computed(() => [...rungs.value, ...goneRungs.value]);
-const range = computed(() => {
-  const carries = all.value.flatMap((rung) => [
-    rung.carryM,
-    knownOf(rung) ?? rung.carryM,
-    ...shotsIn(rung.shots).map(([, shot]) => shot.carryM),
-  ]);
-  return { low: Math.min(...carries) - 6, high: Math.max(...carries) + 6 };
-});
-const lofts = computed(() => {
-  const known = all.value.flatMap((rung) => rung.loftDeg ?? []);
-  return { low: Math.min(...known) - 1, high: Math.max(...known) + 1 };
-});
-
-const yOf = (carryM: number) =>
-  TOP + ((range.value.high - carryM) / (range.value.high - range.value.low)) * (props.height - TOP - BOTTOM);
-const yOfLoft = (loftDeg: number) =>
-  TOP + ((loftDeg - lofts.value.low) / (lofts.value.high - lofts.value.low)) * (props.height - TOP - BOTTOM);
-
-const ticks = computed(() => {
-  const stepM = toMetres(10, props.unit);
-  const first = Math.ceil(range.value.low / stepM);
-  const last = Math.floor(range.value.high / stepM);
-  return Array.from({ length: Math.max(0, last - first + 1) }, (_tick, i) => ({
-    tens: first + i,
-    y: yOf((first + i) * stepM),
-  }));
-});
-
-/**
- * From the shortest to the longest shot the player owns with it, or one spread either way of the stock shot.
- */
-function spanOf(rung: Rung): { from: number; to: number; partial: boolean } {
-  const carries = shotsIn(rung.shots).map(([, shot]) => shot.carryM);
-  const spreadM = rung.full.spreadM ?? rung.full.plusMinusM ?? 0;
-  // What is not known may lie far beyond the rail.
-  const onRail = (carryM: number) => Math.min(props.height - BOTTOM, Math.max(TOP, yOf(carryM)));
-  return {
-    from: onRail(Math.max(...carries, rung.carryM + spreadM)),
-    to: onRail(Math.min(...carries, rung.carryM - spreadM)),
-    partial: carries.length > 1,
-  };
-}
-
-const pegs = computed(() => {
-  const spans = rungs.value.map(spanOf);
-  const laneOf = spanLanes(spans, 2);
-  const labelYs = spreadLabels(
-    rungs.value.map((rung) => yOf(rung.carryM)),
-    18,
-    TOP,
-    props.height - BOTTOM,
-  );
-  return rungs.value.map((rung, i) => ({
-    rung,
-    span: spans[i]!,
-    lane: laneOf[i]!,
-    y: yOf(rung.carryM),
-    labelY: labelYs[i]!,
-    loftY: rung.loftDeg === undefined ? undefined : yOfLoft(rung.loftDeg),
-    partials: shotsIn(rung.shots)
-      .filter(([kind]) => kind !== 'full')
-      .map(([, shot]) => yOf(shot.carryM)),
-    lit: props.pointed?.upperId === rung.id || props.pointed?.lowerId === rung.id,
-  }));
-});
-const lanes = computed(() => Math.max(0, ...pegs.value.map((peg) => peg.lane)) + 1);
-const lanePx = computed(() => Math.min(LANE_PX, LANES_PX / lanes.value));
-const lanesWide = computed(() => 10 + lanes.value * lanePx.value);
-const labelX = computed(() => RAIL_X + lanesWide.value + 14);
+const layout = computed(() =>
+  railLayout({
+    clubs: props.clubs,
+    gone: props.gone ?? [],
+    report: props.report,
+    heightPx: props.height,
+    unit: props.unit,
+    knownM: knownOf,
+  }),
+);
+const isLit = ({ id }: Rung) => props.pointed?.upperId === id || props.pointed?.lowerId === id;
 /** The carry after a name, and what the air did to it. */
 const NUMBER_PX = 34;
-const nameBeside = (rung: Rung) =>
-  fitName(rung.name, width.value - labelX.value - NUMBER_PX * (knownOf(rung) === undefined ? 1 : 2));
-const carryOf = computed(() => new Map(rungs.value.map((rung) => [rung.id, rung.carryM])));
-const holes = computed(() =>
-  props.report.steps
-    .filter(
-      (step) =>
-        step.severity === 'error' &&
-        step.word === 'wide' &&
-        carryOf.value.has(step.upperId) &&
-        carryOf.value.has(step.lowerId),
-    )
-    .map((step) => {
-      const top = yOf(carryOf.value.get(step.upperId)!);
-      const bottom = yOf(carryOf.value.get(step.lowerId)!);
-      return { step, top, height: bottom - top, text: `${formatDistance(step.carryM, props.unit)}: no club` };
-    }),
-);
-/** Room for the gap's words between the labels of the clubs either side. */
-function holeLabelY(hole: { step: StepReport; top: number; height: number }): number | undefined {
-  const above = pegs.value.find((peg) => peg.rung.id === hole.step.upperId)!.labelY;
-  const below = pegs.value.find((peg) => peg.rung.id === hole.step.lowerId)!.labelY;
-  return below - above >= 34 ? (above + below) / 2 + 4 : undefined;
-}
-const loftTicks = computed(() =>
-  Array.from({ length: 8 }, (_tick, i) => (i + 1) * 10).filter(
-    (deg) => deg > lofts.value.low && deg < lofts.value.high,
-  ),
-);
+const nameBeside = ({ rung, knownY }: RailPeg) =>
+  fitName(rung.name, width.value - layout.value.labelX - NUMBER_PX * (knownY === undefined ? 1 : 2));
 </script>
 
 <template>
   <div ref="box" class="rail">
     <svg
-      v-if="width > 0 && rungs.length > 0"
+      v-if="width > 0 && layout.pegs.length > 0"
       :width="width"
       :height="height"
       role="img"
-      :aria-label="`Rail of ${counted(rungs.length, 'club')} by carry; the table form lists them`"
+      :aria-label="`Rail of ${counted(layout.pegs.length, 'club')} by carry; the table form lists them`"
     >
-      <text :x="LOFT_X" y="16" class="head" text-anchor="middle">degrees</text>
-      <text :x="RAIL_X" y="16" class="head" text-anchor="middle">
+      <text :x="RAIL.loftX" y="16" class="head" text-anchor="middle">degrees</text>
+      <text :x="RAIL.carryX" y="16" class="head" text-anchor="middle">
         {{ unit === 'yd' ? 'yards' : 'metres' }}{{ moved ? ' here' : '' }}
       </text>
-      <g v-for="hole in holes" :key="`${hole.step.upperId}${hole.step.lowerId}`">
-        <rect :x="RAIL_X" :y="hole.top" :width="lanesWide + 2" :height="hole.height" class="hole" />
-        <text v-if="holeLabelY(hole) !== undefined" :x="labelX" :y="holeLabelY(hole)" class="hole-label">
-          {{ hole.text }}
+      <g v-for="gap in layout.gaps" :key="`${gap.step.upperId}${gap.step.lowerId}`">
+        <rect :x="RAIL.carryX" :y="gap.top" :width="layout.lanesPx + 2" :height="gap.height" class="gap" />
+        <text v-if="gap.labelY !== undefined" :x="layout.labelX" :y="gap.labelY" class="gap-label">
+          {{ formatDistance(gap.step.carryM, unit) }}: no club
         </text>
       </g>
-      <line :x1="LOFT_X" :x2="LOFT_X" :y1="TOP - 14" :y2="height - 6" class="loft-rail" />
-      <g v-for="deg in loftTicks" :key="deg">
-        <line :x1="LOFT_X - 5" :x2="LOFT_X" :y1="yOfLoft(deg)" :y2="yOfLoft(deg)" class="tick" />
-        <text :x="LOFT_X - 9" :y="yOfLoft(deg) + 4" class="tick-label" text-anchor="end">{{ deg }}</text>
+      <line :x1="RAIL.loftX" :x2="RAIL.loftX" :y1="RAIL.top - 14" :y2="height - 6" class="loft-rail" />
+      <g v-for="{ deg, y } in layout.loftTicks" :key="deg">
+        <line :x1="RAIL.loftX - 5" :x2="RAIL.loftX" :y1="y" :y2="y" class="tick" />
+        <text :x="RAIL.loftX - 9" :y="y + 4" class="tick-label" text-anchor="end">{{ deg }}</text>
       </g>
-      <line :x1="RAIL_X" :x2="RAIL_X" :y1="TOP - 14" :y2="height - 6" class="distance-rail" />
-      <g v-for="tick in ticks" :key="tick.tens">
+      <line :x1="RAIL.carryX" :x2="RAIL.carryX" :y1="RAIL.top - 14" :y2="height - 6" class="distance-rail" />
+      <g v-for="tick in layout.ticks" :key="tick.tens">
         <line
-          :x1="RAIL_X - (tick.tens % 5 === 0 ? 9 : 4)"
-          :x2="RAIL_X"
+          :x1="RAIL.carryX - (tick.tens % 5 === 0 ? 9 : 4)"
+          :x2="RAIL.carryX"
           :y1="tick.y"
           :y2="tick.y"
           class="tick"
         />
       </g>
-      <g v-for="peg in goneRungs" :key="`gone ${peg.id}`" class="gone">
-        <circle :cx="RAIL_X" :cy="yOf(peg.carryM)" r="4" />
-        <line :x1="RAIL_X" :x2="RAIL_X + lanesWide" :y1="yOf(peg.carryM)" :y2="yOf(peg.carryM)" />
+      <g v-for="peg in layout.gone" :key="`gone ${peg.rung.id}`" class="gone">
+        <circle :cx="RAIL.carryX" :cy="peg.y" r="4" />
+        <line :x1="RAIL.carryX" :x2="RAIL.carryX + layout.lanesPx" :y1="peg.y" :y2="peg.y" />
       </g>
       <g
-        v-for="peg in pegs"
+        v-for="peg in layout.pegs"
         :key="peg.rung.id"
-        :class="['peg', peg.rung.full.source, { lit: peg.lit, fresh: fresh?.has(peg.rung.id) }]"
+        :class="['peg', peg.rung.full.source, { lit: isLit(peg.rung), fresh: fresh?.has(peg.rung.id) }]"
       >
         <line
           v-if="peg.loftY !== undefined"
-          :x1="LOFT_X"
-          :x2="RAIL_X"
+          :x1="RAIL.loftX"
+          :x2="RAIL.carryX"
           :y1="peg.loftY"
           :y2="peg.y"
           class="join"
         />
-        <circle v-if="peg.loftY !== undefined" :cx="LOFT_X" :cy="peg.loftY" r="2.6" class="loft-dot" />
+        <circle v-if="peg.loftY !== undefined" :cx="RAIL.loftX" :cy="peg.loftY" r="2.6" class="loft-dot" />
         <line
-          :x1="RAIL_X + 10 + peg.lane * lanePx"
-          :x2="RAIL_X + 10 + peg.lane * lanePx"
+          :x1="RAIL.carryX + 10 + peg.lane * layout.lanePx"
+          :x2="RAIL.carryX + 10 + peg.lane * layout.lanePx"
           :y1="peg.span.from"
           :y2="peg.span.to"
           class="span"
-          :class="{ partial: peg.span.partial }"
+          :class="{ partial: peg.span.hasPartials }"
         />
         <line
           v-for="(y, i) in peg.partials"
           :key="i"
-          :x1="RAIL_X + 6 + peg.lane * lanePx"
-          :x2="RAIL_X + 14 + peg.lane * lanePx"
+          :x1="RAIL.carryX + 6 + peg.lane * layout.lanePx"
+          :x2="RAIL.carryX + 14 + peg.lane * layout.lanePx"
           :y1="y"
           :y2="y"
           class="partial-mark"
         />
-        <path :d="`M${RAIL_X} ${peg.y}H${RAIL_X + lanesWide}L${labelX - 4} ${peg.labelY}`" class="lead" />
-        <template v-if="knownOf(peg.rung) !== undefined">
-          <path :d="`M${RAIL_X - 7} ${yOf(knownOf(peg.rung)!)}H${RAIL_X - 1}`" class="known" />
-        </template>
-        <circle :cx="RAIL_X" :cy="peg.y" r="4.5" class="dot" />
-        <text :x="labelX" :y="peg.labelY + 4.5" class="label">
+        <path
+          :d="`M${RAIL.carryX} ${peg.y}H${RAIL.carryX + layout.lanesPx}L${layout.labelX - 4} ${peg.labelY}`"
+          class="lead"
+        />
+        <path
+          v-if="peg.knownY !== undefined"
+          :d="`M${RAIL.carryX - 7} ${peg.knownY}H${RAIL.carryX - 1}`"
+          class="known"
+        />
+        <circle :cx="RAIL.carryX" :cy="peg.y" r="4.5" class="dot" />
+        <text :x="layout.labelX" :y="peg.labelY + 4.5" class="label">
           <title>{{ originOf(peg.rung) }}</title>
-          <tspan>{{ nameBeside(peg.rung) }}</tspan>
+          <tspan>{{ nameBeside(peg) }}</tspan>
           <tspan dx="6" class="number">{{ distanceNumber(peg.rung.carryM, unit) }}</tspan>
-          <tspan v-if="knownOf(peg.rung) !== undefined" dx="6" class="shift-number">
+          <tspan v-if="peg.knownY !== undefined" dx="6" class="shift-number">
             {{ signedDistance(peg.rung.carryM - knownOf(peg.rung)!, unit) }}
           </tspan>
         </text>
       </g>
-      <g v-for="tick in ticks.filter((one) => one.tens % 5 === 0)" :key="`label ${tick.tens}`">
-        <text :x="RAIL_X - 12" :y="tick.y + 4" class="tick-label on-rail" text-anchor="end">
+      <g v-for="tick in layout.ticks.filter((one) => one.tens % 5 === 0)" :key="`label ${tick.tens}`">
+        <text :x="RAIL.carryX - 12" :y="tick.y + 4" class="tick-label on-rail" text-anchor="end">
           {{ tick.tens * 10 }}
         </text>
       </g>
       <text
         v-if="pointed?.loftDeg !== undefined"
-        :x="LOFT_X"
+        :x="RAIL.loftX"
         :y="height - 2"
         class="tick-label"
         text-anchor="middle"
@@ -395,14 +302,14 @@ svg {
   fill: var(--brass-ink);
   font-size: 12px;
 }
-.hole {
+.gap {
   fill: var(--brick-soft);
   stroke: var(--brick);
   stroke-width: 1;
   stroke-dasharray: 4 3;
   opacity: 0.75;
 }
-.hole-label {
+.gap-label {
   font-size: 13px;
   font-weight: 600;
   fill: var(--brick-ink);
