@@ -50,7 +50,7 @@ export interface RailPeg {
 }
 
 /** A step that is too wide, as it is marked on the rail. */
-export interface RailGap {
+interface RailGap {
   step: StepReport;
   top: number;
   height: number;
@@ -58,7 +58,7 @@ export interface RailGap {
   labelY: number | undefined;
 }
 
-export interface RailLayout {
+interface RailLayout {
   pegs: readonly RailPeg[];
   gone: readonly { rung: Rung; y: number }[];
   gaps: readonly RailGap[];

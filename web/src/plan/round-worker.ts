@@ -31,7 +31,6 @@ import {
   type LadderClub,
   type ShotDemand,
   type PlayedRounds,
-  type RoundChoosing,
   type RoundRequest,
   type Remedy,
   type RoundRules,
@@ -42,6 +41,7 @@ import {
   type TravelSet,
 } from '@tasche/core';
 import { expose } from 'comlink';
+import { latestRound, workedAsLatest, workedRound, type Progress } from './worked-rounds';
 
 /** A round worked out: its needs, and how every club hangs that day without its wind. */
 export interface WorkedRound {
@@ -59,52 +59,6 @@ export interface RoundAnswer {
   refused: string;
   why: Readonly<Record<string, string>>;
   against: BagLoss | null;
-}
-
-/** Called now and then with the progress of long work, 0 to 1. */
-export type Progress = (share: number) => void;
-
-const rounds = new Map<string, RoundChoosing>();
-const MAX_ROUNDS = 16;
-/** The round that was worked out last, which is asked about again and again without being sent again. */
-let latest: { request: RoundRequest; round: RoundChoosing } | undefined;
-
-/** @param request null for the round that was worked out last */
-function roundOf(request: RoundRequest | null): { request: RoundRequest; round: RoundChoosing } {
-  if (request) return { request, round: worked(request) };
-  if (!latest) throw new Error('no round has been worked out');
-  return latest;
-}
-/** Between pieces of work, so that progress can be posted. */
-const breathe = () =>
-  new Promise<void>((resolve) => {
-    setTimeout(resolve);
-  });
-
-/** The long part of a round, done once for all that its needs and costs hang on. */
-function worked(request: RoundRequest, progress?: Progress): RoundChoosing {
-  const key = JSON.stringify([
-    request.day,
-    request.clubs,
-    request.from,
-    request.changes,
-    request.notes,
-    request.seed,
-    request.handicap,
-    request.preferences.bounce,
-  ]);
-  const known = rounds.get(key);
-  if (known) return known;
-  let said = 0;
-  const round = roundChoosing(request, (share) => {
-    if (share - said > 0.04) {
-      said = share;
-      progress?.(share);
-    }
-  });
-  if (rounds.size >= MAX_ROUNDS) rounds.delete(rounds.keys().next().value!);
-  rounds.set(key, round);
-  return round;
 }
 
 /** What may be done to the gamer for a round. */
@@ -129,6 +83,12 @@ export interface SeasonBesides {
   wishIds: readonly string[];
 }
 
+/** Ends this task, so that progress gets out while there is more to do. */
+const nextTask = () =>
+  new Promise<void>((resolve) => {
+    setTimeout(resolve);
+  });
+
 /** Every day worked out; that is more than half of the way. */
 async function scenariosOf(
   days: readonly TravelDay[],
@@ -138,11 +98,11 @@ async function scenariosOf(
   const made: Scenario[] = [];
   for (const [i, { name, weight, request }] of days.entries()) {
     progress((i / days.length) * 0.6);
-    await breathe();
-    made.push({ name, weight, choosing: choosingOfRound(worked(request), rules) });
+    await nextTask();
+    made.push({ name, weight, choosing: choosingOfRound(workedRound(request), rules) });
   }
   progress(0.6);
-  await breathe();
+  await nextTask();
   return made;
 }
 
@@ -153,8 +113,7 @@ const api = {
   /** @param progress called while it works; what is posted gets out though the worker is busy */
   workOut(request: RoundRequest, progress: Progress): WorkedRound {
     try {
-      const round = worked(request, progress);
-      latest = { request, round };
+      const round = workedAsLatest(request, progress);
       const modelled = round.clubs
         .filter(({ shots }) => shots.full?.source === 'modelled')
         .map(({ id }) => id);
@@ -191,7 +150,7 @@ const api = {
     unit: DistanceUnit,
   ): RoundAnswer {
     try {
-      const { request, round } = roundOf(asked);
+      const { request, round } = asked ? { request: asked, round: workedRound(asked) } : latestRound();
       const choosing = choosingOfRound(round, rules);
       const answer = chooseBag(choosing, 0);
       if (!answer)
@@ -212,7 +171,7 @@ const api = {
     answer: Pick<BagAnswer, 'best' | 'reasons' | 'leftOut'>,
     unit: DistanceUnit,
   ): Record<string, string> {
-    const { request, round } = roundOf(null);
+    const { request, round } = latestRound();
     const nameOf = (id: string) => request.clubs.find((club) => club.id === id)?.name ?? id;
     const factors = decidingFactors(round, answer, rules.preferences.bounce);
     return Object.fromEntries(bagWhy(answer, factors, nameOf, unit));
@@ -225,7 +184,7 @@ const api = {
   withoutFaults(rules: RoundRules): FaultlessBag | null | undefined {
     const until = performance.now() + FAULTLESS_MS;
     return withoutFaults(
-      roundOf(null).round,
+      latestRound().round,
       rules,
       PLAN_CHOOSING_BOUNDS.unevenStrokes[1],
       () => performance.now() > until,
@@ -233,11 +192,11 @@ const api = {
   },
 
   others(request: RoundRequest, rules: RoundRules): Alternatives {
-    return alternatives(worked(request), rules);
+    return alternatives(workedRound(request), rules);
   },
 
   remedies(request: RoundRequest, rules: RoundRules, unit: DistanceUnit): RoundRemedy[] {
-    const round = worked(request);
+    const round = workedRound(request);
     const { preferences, limits, school, settings } = rules;
     const nameOf = (id: string) => request.clubs.find((club) => club.id === id)?.name ?? id;
     return remedies({
@@ -267,7 +226,7 @@ const api = {
     best: readonly string[],
     progress: Progress,
   ): Promise<HowSure> {
-    const { clubs } = worked(request);
+    const { clubs } = workedRound(request);
     const redraws = 20;
     let done = 0;
     return howSure(
@@ -280,7 +239,7 @@ const api = {
       redraws,
       async () => {
         progress(done++ / redraws);
-        await breathe();
+        await nextTask();
         return true;
       },
     );
@@ -295,7 +254,7 @@ const api = {
     count: number,
     progress: Progress,
   ): Promise<PlayedRounds> {
-    const round = worked(request);
+    const round = workedRound(request);
     const { model } = choosingOfRound(round, rules);
     const bagOf = (ids: readonly string[]) => ({
       clubs: clubsOfIds(round.clubs, ids),
@@ -305,7 +264,7 @@ const api = {
       bounce: rules.preferences.bounce,
       shouldContinue: async (done) => {
         progress(done / count);
-        await breathe();
+        await nextTask();
         return true;
       },
     });
@@ -319,7 +278,7 @@ const api = {
   ): Promise<DayTrigger[]> {
     return dayTriggers(request, rules, best, async (done, of) => {
       progress(done / of);
-      await breathe();
+      await nextTask();
       return true;
     });
   },
@@ -346,7 +305,7 @@ const api = {
         progress(0.6 + 0.4 * (1 - left / (widest || 1)));
         onFound(found);
       }
-      await breathe();
+      await nextTask();
     }
     const found = search.found();
     if (!found) throw new Error(`No ${size} clubs were found that hold a bag for every day by its rules.`);
@@ -364,7 +323,7 @@ const api = {
     let tried = 0;
     return smallestTravelSet(scenarios, loss, async () => {
       progress(1 - 0.4 * 0.98 ** tried++);
-      await breathe();
+      await nextTask();
       return true;
     });
   },
@@ -379,14 +338,14 @@ const api = {
     const valued: ValuedRound[] = [];
     for (const [i, { request, rules, ...round }] of asked.entries()) {
       progress((i / asked.length) * 0.5);
-      await breathe();
-      valued.push({ ...round, round: worked(request), rules: rules });
+      await nextTask();
+      valued.push({ ...round, round: workedRound(request), rules: rules });
     }
     return seasonValue(valued, gamerIds, {
       ...besides,
       onProgress: async (share) => {
         progress(0.5 + share / 2);
-        await breathe();
+        await nextTask();
       },
     });
   },
