@@ -2,7 +2,7 @@ import { DEMAND_BOUNDS, type DistanceUnit } from '@tasche/core';
 import Papa from 'papaparse';
 import { guessClub, labelKey, type LabelledClub } from './club-labels.js';
 import { lieInText, withoutLie } from './lie-words.js';
-import { readDistance } from './numbers-in-text.js';
+import { readDistance, withoutAbout } from './numbers-in-text.js';
 import { MAX_PLAYED_SHOTS, type PlayedShot } from './played-shots.js';
 import { inputShown } from './schemas.js';
 
@@ -15,6 +15,8 @@ interface ShotRefusal {
 interface ReadShots {
   shots: PlayedShot[];
   refused: ShotRefusal[];
+  /** Lines of a putter: what is counted are the shots to the green. */
+  putts: number;
 }
 
 const HEADS: readonly [RegExp, keyof PlayedShot][] = [
@@ -27,15 +29,15 @@ type Columns = Partial<Record<keyof PlayedShot, number>>;
 
 /**
  * What was hit from where: a line a shot, "4, 7 iron, 165, rough" or "7i 165 rough", the club before the
- * distance; or a CSV whose first row names club, distance, lie and hole. A distance without a unit is in
- * `unit`.
+ * distance; a line a hole, "4: driver, 7i 165 rough, PW 40"; or a CSV whose first row names club, distance, lie
+ * and hole. A distance without a unit is in `unit`. Putts are left out.
  * @param clubs those a label may mean
  */
 export function readPlayedShots(text: string, clubs: readonly LabelledClub[], unit: DistanceUnit): ReadShots {
   const rows = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), {
     delimitersToGuess: [',', ';', '\t', '|'],
   }).data;
-  const read: ReadShots = { shots: [], refused: [] };
+  const read: ReadShots = { shots: [], refused: [], putts: 0 };
   const heads = columnsOf(rows[0] ?? []);
   for (const [i, cells] of rows.entries()) {
     if ((heads && i === 0) || cells.every((cell) => cell.trim() === '')) continue;
@@ -45,11 +47,49 @@ export function readPlayedShots(text: string, clubs: readonly LabelledClub[], un
       refuse(`a round has at most ${MAX_PLAYED_SHOTS} shots`);
       break;
     }
-    const shot = heads ? shotInColumns(cells, heads, clubs, unit) : shotInWords(cells, clubs, unit);
-    if (typeof shot === 'string') refuse(shot);
-    else read.shots.push(shot);
+    const ofHole = heads ? undefined : shotsOfHole(cells, clubs, unit);
+    const putt = heads ? PUTT.test(cells[heads.clubId!] ?? '') : PUTT.test(cells.join(' '));
+    read.putts += ofHole?.putts ?? (putt ? 1 : 0);
+    if (putt && !ofHole) continue;
+    const shots = ofHole?.shots ?? [
+      heads ? shotInColumns(cells, heads, clubs, unit) : shotInWords(cells, clubs, unit),
+    ];
+    for (const shot of shots) {
+      if (typeof shot === 'string') refuse(shot);
+      else read.shots.push(shot);
+    }
   }
   return read;
+}
+
+const PUTT = /^\W*(?:(?:hole|h|#)?\s?\d{1,2}\W+)?putt/i;
+const HOLE_FIRST = /^\s*(?:hole|h|#)?\s?(\d{1,2})\s*:\s*/i;
+
+/**
+ * The shots of a hole in one line, "4: driver, 7i 165 rough, PW 40, 2 putts".
+ * @returns undefined where the line is none, or one of its parts is no shot by itself
+ */
+function shotsOfHole(
+  cells: readonly string[],
+  clubs: readonly LabelledClub[],
+  unit: DistanceUnit,
+): { shots: PlayedShot[]; putts: number } | undefined {
+  const text = cells.join(',');
+  const hole = HOLE_FIRST.exec(text);
+  if (!hole) return undefined;
+  const parts = text
+    .slice(hole[0].length)
+    .split(/[,;]\s*|\s\/\s/)
+    .filter((part) => part.trim() !== '');
+  const strokes = parts.filter((part) => !PUTT.test(part));
+  const shots = strokes.flatMap((part) => {
+    const shot = shotInWords([part], clubs, unit);
+    return typeof shot === 'string' ? [] : [{ ...shot, hole: Number(hole[1]) }];
+  });
+  const isHole = typeof holeIn(hole[1]!) === 'number';
+  return isHole && parts.length > 1 && shots.length === strokes.length
+    ? { shots, putts: parts.length - strokes.length }
+    : undefined;
 }
 
 function columnsOf(cells: readonly string[]): Columns | undefined {
@@ -85,7 +125,7 @@ function shotInColumns(
 /** What belongs to a club's name, whatever it is called in the locker. */
 const NAME_WORD =
   /^(irons?|woods?|hybrid|driving|wedge|pitching|gap|sand|lob|approach|degrees?|deg|full|stock|hard|soft|choked)$/;
-const HOLE = /(?:\b(?:h|hole)|#)\s?(\d{1,2})\b/;
+const HOLE = /(?:\b(?:h|hole)|#)\s?(\d{1,2})\b|^(\d{1,2})\s*:/;
 
 function shotInWords(
   cells: readonly string[],
@@ -99,7 +139,7 @@ function shotInWords(
   // The club, not what the ball lay in.
   const line = filled.join(' ').replace(/\bsand (wedge|iron)\b/, 'sw');
   const hole = HOLE.exec(line);
-  const number = hole ? holeIn(hole[1]!) : leading;
+  const number = hole ? holeIn((hole[1] ?? hole[2])!) : leading;
   if (typeof number === 'string') return number;
   const lie = lieInText(line.replace(HOLE, ' ')) ?? null;
   const words = withoutLie(line.replace(HOLE, ' ')).split(/\s+/).filter(Boolean);
@@ -143,7 +183,7 @@ function shotInWords(
 }
 
 function distanceIn(text: string, unit: DistanceUnit): number | string {
-  const read = readDistance(text, unit);
+  const read = readDistance(withoutAbout(text), unit);
   if (!read.ok) return read.reason;
   const [min, max] = DEMAND_BOUNDS.distanceM;
   return read.value < min || read.value > max

@@ -57,13 +57,36 @@ describe('what was hit from where, as it is recorded', () => {
     ['18; 8 Iron; 140,5; fairway', shot('8 iron', 140.5, { hole: 18, lie: 'fairway' })],
     ['8 iron 100 yd', shot('8 iron', 91.44)],
     ['#4 7i 165', shot('7 iron', 165, { hole: 4 })],
+    ['4: 7i 165', shot('7 iron', 165, { hole: 4 })],
+    ['4: 7 iron, 165, rough', shot('7 iron', 165, { hole: 4, lie: 'light rough' })],
+    ['7 iron about 165', shot('7 iron', 165)],
+    ['7i 165ish', shot('7 iron', 165)],
     ['165 7 iron semi-rough', shot('7 iron', 165, { lie: 'light rough' })],
     ['4 7 iron', shot('7 iron', null, { hole: 4 })],
     ['56 85 fw', shot('56', 85, { lie: 'fairway' })],
     ['7i 150 deep rough, wet', shot('7 iron', 150, { lie: 'heavy rough, wet' })],
     ['56 20 greenside bunker', shot('56', 20, { lie: 'sand' })],
   ])('%s', (text, expected) => {
-    expect(read(text)).toEqual({ shots: [expected], refused: [] });
+    expect(read(text)).toEqual({ shots: [expected], refused: [], putts: 0 });
+  });
+
+  it('the shots of a hole in one line; putts are counted and left out', () => {
+    expect(
+      read('1: driver, 7i 150 rough; PW 40, 2 putts\nhole 2: 3 wood / 56 80 sand\nputter\n3 putts\n'),
+    ).toEqual({
+      shots: [
+        shot('Driver', null, { hole: 1 }),
+        shot('7 iron', 150, { hole: 1, lie: 'light rough' }),
+        shot('PW', 40, { hole: 1 }),
+        shot('3 wood', null, { hole: 2 }),
+        shot('56', 80, { hole: 2, lie: 'sand' }),
+      ],
+      refused: [],
+      putts: 3,
+    });
+    expect(read('club,distance\nPutter,4\n7 iron,150').putts).toBe(1);
+    // One of its parts is no shot: none of it is taken.
+    expect(read('1: driver, 2 iron 150')).toMatchObject({ shots: [], refused: [{ line: 1 }] });
   });
 
   it('a CSV by the names of its columns, in any order, some of them empty', () => {
@@ -84,7 +107,7 @@ describe('what was hit from where, as it is recorded', () => {
     ['club,lie\n7 iron,cart path', 'is not a lie'],
     ['club,hole\n7 iron,0', 'is not a hole'],
     ['club,hole\n,4', 'names no club'],
-    ['club\nputter', 'is not one of the clubs'],
+    ['club\n2 iron', 'is not one of the clubs'],
   ])('%j is refused: %s', (text, reason) => {
     const { shots, refused } = read(text);
     expect(shots).toEqual([]);

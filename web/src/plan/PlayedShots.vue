@@ -79,6 +79,9 @@ const words = ({ clubId, distanceM, lie, hole }: PlayedShot) =>
       </li>
       <li v-if="read.refused.length > 8" class="quiet">and {{ read.refused.length - 8 }} more</li>
     </ul>
+    <p v-if="read.putts > 0" class="small quiet">
+      {{ counted(read.putts, 'putt') }} left out: the shots to the green are what counts here.
+    </p>
     <p v-if="shots.length > 0" class="small quiet" aria-label="Shots entered">
       {{ counted(shots.length, 'shot') }} entered: {{ shots.slice(0, 12).map(words).join('; ')
       }}{{ shots.length > 12 ? '; …' : '' }}

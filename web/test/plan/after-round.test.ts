@@ -53,11 +53,12 @@ describe('after the round', () => {
 
   it('names lines it cannot read, and leaves them to be put right', async () => {
     const { view, set } = shown({ hits: {}, says: '', keep: '' });
-    const take = await typed(view, '7i 150\nputter 3\n9 iron 120');
+    const take = await typed(view, '7i 150\nputter 3\n2 iron 180\n9 iron 120');
+    expect(view.text()).toContain('1 putt left out');
     expect(view.get('[aria-label="Lines that could not be read"]').findAll('li')).toHaveLength(2);
     await take.trigger('click');
     expect(set()!.shots).toHaveLength(1);
-    expect(view.get<HTMLTextAreaElement>('textarea').element.value).toBe('putter 3\n9 iron 120');
+    expect(view.get<HTMLTextAreaElement>('textarea').element.value).toBe('2 iron 180\n9 iron 120');
   });
 
   it('shows what was recorded, and clears it with the counts left', async () => {
