@@ -1,38 +1,14 @@
-import { carryCurve, type CarryCurve } from '../carry/index.js';
-import { isWedge, type ClubKind, type ShotKind } from '../clubs/index.js';
-import { BASELINE, type Conditions } from '../conditions/index.js';
-import {
-  bentClub,
-  carryLadder,
-  gaps,
-  isBendable,
-  type GapOptions,
-  type GapReport,
-  type StepReport,
-} from '../gaps/index.js';
 import { TIE_STROKES } from '../choosing/index.js';
-import { partialToLearn } from './partial-to-learn.js';
+import { BASELINE, type Conditions } from '../conditions/index.js';
+import { carryLadder, gaps, type GapOptions, type GapReport, type StepReport } from '../gaps/index.js';
+import type { LadderClub } from '../spec/index.js';
 import { isFixed, isMovedTo, isNoWorse, isSame, namedStep, stepsAtFault } from './fixed-step.js';
 import { noRemediesFor } from './no-remedies.js';
-import { InvalidInputError } from '../invalid-input-error.js';
-import type { LadderClub } from '../spec/index.js';
-import { formatDegrees } from '../units/index.js';
-
-/** What may be done to a bag, cheapest first. */
-export type RemedyKind = 'learn a shot' | 'turn a sleeve' | 'bend' | 'take out' | 'swap' | 'buy';
-export const REMEDY_KINDS: readonly RemedyKind[] = [
-  'learn a shot',
-  'turn a sleeve',
-  'bend',
-  'take out',
-  'swap',
-  'buy',
-];
+import { REMEDY_KINDS, remedyWays, type RemedyKind, type RemedyWay } from './remedy-ways.js';
 
 /** The best of its kind, the bag it makes, and what that is worth; `remedyWords` says it. */
-export interface Remedy {
+export interface Remedy extends RemedyWay {
   kind: RemedyKind;
-  bag: readonly LadderClub[];
   /** Strokes a round. */
   gain: number;
   after: GapReport;
@@ -40,15 +16,6 @@ export interface Remedy {
   fixes: StepReport | undefined;
   /** Steps at fault afterwards that were not before; none of them worse than what was fixed. */
   opens: readonly StepReport[];
-  outId?: string;
-  inId?: string;
-  /** The shot to learn. */
-  learns?: { clubId: string; shotKind: ShotKind; carryM: number };
-  /** The lofts clubs are bent or turned to. */
-  bends?: readonly { clubId: string; fromDeg: number; toDeg: number }[];
-  /** The club to buy, as the model expects it; and whose place it takes where there is no room. */
-  buys?: LadderClub;
-  insteadOfId?: string;
 }
 
 interface RemedyRequest {
@@ -76,15 +43,6 @@ interface RemedyRequest {
   kinds?: readonly RemedyKind[];
 }
 
-/**
- * Half-degree steps are what a bench can hold; one degree is within what most heads allow. Common practice,
- * no source.
- */
-const BENDS_DEG = [-1, -0.5, 0.5, 1] as const;
-const SLEEVE_DEG = [-1, 1] as const;
-const SLEEVED: readonly ClubKind[] = ['driver', 'fairway', 'hybrid'];
-/** No club is bought within so many degrees of one that is in the locker. Our choice. */
-const OWNED_DEG = 1.5;
 /** Ways of one kind that are looked at, those of the most gain first. */
 const MAX_JUDGED = 25;
 
@@ -94,22 +52,12 @@ const MAX_JUDGED = 25;
  */
 const TROUBLE_STROKES = 0.1;
 
-interface Way extends Pick<Remedy, 'bag' | 'outId' | 'inId' | 'learns' | 'bends' | 'buys' | 'insteadOfId'> {
-  /** A club that is not carried now comes in. */
-  changes?: boolean;
-}
-
 /**
  * The best remedy of each kind for a bag, cheapest kind first. One is given only where it costs no stroke,
- * leaves the bag no worse by its own
- * report (faults, looks, then evenness), and fixes the widest step at fault; where none is, it must gain
- * more than a tie. The two ends of the
- * ladder stay: a bag without them is more even only because it is shorter. Nothing at all is an answer too.
- * What is bent, turned or bought
- * carries what the model says; a club whose carry is not known is measured first: it is neither turned
- * nor hit softer nor, without a step at fault, bent, nor put in for a club of that step whose carry is told.
- * Without a step at fault a sleeve is turned of a measured club only: what it does hangs on how high the ball
- * flies.
+ * leaves the bag no worse by its own report (faults, looks, then evenness), and fixes the widest step at
+ * fault; where none is, it must gain more than a tie. The two ends of the ladder stay: a bag without them is
+ * more even only because it is shorter. What is bent, turned or bought carries what the model says; what is
+ * done to a club whose carry is not known, see `remedyWays`. Nothing at all is an answer too.
  * @throws InvalidInputError
  */
 export function remedies({
@@ -129,78 +77,24 @@ export function remedies({
   if (noRemediesFor(before) === 'mixed up') return [];
   const worst = namedStep(before);
   const now = costOf(bag);
-  const full = bag.filter((club) => club.shots.full);
   const rungs = carryLadder(bag);
   const stays = new Set([...keep, rungs[0]?.id, rungs.at(-1)?.id]);
-  // One object for a club bent one way: what it costs is worked out once for each.
-  const bentClubs = new Map<string, LadderClub>();
-  const bent = (club: LadderClub, deg: number) => {
-    const key = `${club.id} ${deg}`;
-    const known = bentClubs.get(key) ?? bentClub(club, deg);
-    bentClubs.set(key, known);
-    return known;
-  };
-  const instead = (...changed: readonly (readonly [LadderClub, LadderClub])[]) =>
-    bag.map((one) => changed.find(([was]) => was === one)?.[1] ?? one);
-
-  /** Clubs a change of which may help: the two of the step at fault, where there is one. */
-  const concerned = full.filter((club) => !worst || isOfStep(club, worst));
-
-  const ways: Record<RemedyKind, () => Way[]> = {
-    'learn a shot': () => concerned.filter(isKnown).flatMap(learnt),
-    'turn a sleeve': () =>
-      concerned
-        .filter((club) => SLEEVED.includes(club.kind) && club.loftDeg !== undefined && isKnown(club))
-        .filter(({ shots }) => worst !== undefined || shots.full!.source === 'measured')
-        .flatMap((club) =>
-          SLEEVE_DEG.map((deg) => ({
-            bag: instead([club, bent(club, deg)]),
-            bends: [bendOf(club, deg)],
-          })),
-        ),
-    bend: () => [
-      ...bends(concerned.filter((club) => isBendable(club) && (worst !== undefined || isKnown(club)))),
-      ...bothEnds(),
-    ],
-    // No wide step is fixed by it.
-    'take out': () =>
-      bag
-        .filter(({ id, kind }) => !worst && kind !== 'putter' && !stays.has(id))
-        .map((out) => ({
-          bag: bag.filter((one) => one !== out),
-          outId: out.id,
-        })),
-    swap: () =>
-      leftOut.flatMap((club): Way[] =>
-        bag.length < limit && club.kind !== 'putter'
-          ? [{ bag: [...bag, club], inId: club.id, changes: true }]
-          : bag
-              .filter((out) => !stays.has(out.id) && (out.kind === 'putter') === (club.kind === 'putter'))
-              .filter((out) => isKnown(club) || !isKnown(out) || !isOfStep(out, worst))
-              .map((out) => ({
-                bag: instead([out, club]),
-                inId: club.id,
-                outId: out.id,
-                changes: true,
-              })),
-      ),
-    buy: buys,
-  };
+  const ways = remedyWays({ bag, leftOut, worst, stays, limit, costOf, conditions });
   return kinds.flatMap((kind) => best(kind, ways[kind]()));
 
-  function leastGain(kind: RemedyKind, changes: boolean): number {
-    if (changes) return Math.max(changeStrokes, TIE_STROKES);
+  function leastGain(kind: RemedyKind): number {
+    // A club that is not carried now comes in.
+    if (kind === 'swap' || kind === 'buy') return Math.max(changeStrokes, TIE_STROKES);
     return kind === 'learn a shot' || kind === 'turn a sleeve' ? TROUBLE_STROKES : TIE_STROKES;
   }
 
-  function best(kind: RemedyKind, all: readonly Way[]): Remedy[] {
+  function best(kind: RemedyKind, all: readonly RemedyWay[]): Remedy[] {
     const costed = all
       .filter((way) => isAllowed(way.bag) || !isAllowed(bag))
       .map((way) => ({ way, gain: now - costOf(way.bag) }))
       .filter(({ gain }) => gain >= 0)
       .sort((a, b) => b.gain - a.gain);
     for (const { way, gain } of costed.slice(0, MAX_JUDGED)) {
-      const { changes = false, ...rest } = way;
       const after = gaps(way.bag, options);
       if (!isNoWorse(before, after)) continue;
       const left = stepsAtFault(after);
@@ -209,9 +103,9 @@ export function remedies({
         (after.steps.some((step) => isSame(step, worst) && !isFixed(step, worst)) || left.some(isOpened))
       )
         continue;
-      if (!worst && gain < leastGain(kind, changes)) continue;
+      if (!worst && gain < leastGain(kind)) continue;
       const opens = left.filter((step) => !stepsAtFault(before).some((one) => isSame(one, step)));
-      return [{ kind, ...rest, gain, after, fixes: worst, opens }];
+      return [{ kind, ...way, gain, after, fixes: worst, opens }];
     }
     return [];
   }
@@ -224,130 +118,4 @@ export function remedies({
       !stepsAtFault(before).some((one) => isSame(one, step))
     );
   }
-
-  /** A shot the player does not own yet, for the middle of the step below its club where there is one. */
-  function learnt(club: LadderClub): Way[] {
-    const { carryM } = club.shots.full!;
-    const learns = partialToLearn(
-      club,
-      worst?.upperId === club.id && !worst.cover ? carryM - worst.carryM / 2 : undefined,
-    );
-    if (!learns) return [];
-    const { shotKind, shot } = learns;
-    return [
-      {
-        bag: instead([club, { ...club, shots: { ...club.shots, [shotKind]: shot } }]),
-        learns: { clubId: club.id, shotKind, carryM: shot.carryM },
-      },
-    ];
-  }
-
-  function bends(clubs: readonly LadderClub[]): Way[] {
-    return clubs.flatMap((club) =>
-      BENDS_DEG.map((deg) => ({
-        bag: instead([club, bent(club, deg)]),
-        bends: [bendOf(club, deg)],
-      })),
-    );
-  }
-
-  /** The two clubs of the step at fault, each towards the other. */
-  function bothEnds(): Way[] {
-    const [upper, lower] = [worst?.upperId, worst?.lowerId].map((id) => bag.find((club) => club.id === id));
-    if (!upper || !lower || !isBendable(upper) || !isBendable(lower)) return [];
-    return [0.5, 1].flatMap((weaker) =>
-      [-0.5, -1].map((stronger) => ({
-        bag: instead([upper, bent(upper, weaker)], [lower, bent(lower, stronger)]),
-        bends: [bendOf(upper, weaker), bendOf(lower, stronger)],
-      })),
-    );
-  }
-
-  /**
-   * A club for the middle of each of the widest steps; where there is no room, in the place of the one that
-   * would be missed least.
-   */
-  function buys(): Way[] {
-    const steps = rungs
-      .slice(1)
-      .map((lower, i) => ({ upper: rungs[i]!, lower, carryM: rungs[i]!.carryM - lower.carryM }))
-      .sort((a, b) => b.carryM - a.carryM)
-      .slice(0, 2);
-    let curve: CarryCurve | undefined;
-    const room = bag.length < limit;
-    const missed = full
-      .filter(({ id, kind }) => kind !== 'putter' && !stays.has(id))
-      .map((club) => ({ club, cost: costOf(bag.filter((one) => one !== club)) }))
-      .sort((a, b) => a.cost - b.cost)[0]?.club;
-    return steps.flatMap(({ upper, lower }) => {
-      const clubs = [upper.id, lower.id].map((id) => bag.find((club) => club.id === id)!);
-      const [above, below] = clubs.map(({ loftDeg }) => loftDeg);
-      if (above === undefined || below === undefined || !missed) return [];
-      const loftDeg = Math.round(above + below) / 2;
-      // An iron of a wedge's loft is bought as a wedge, and is owned where such a wedge is.
-      const bought = clubs
-        .map(({ kind }) => (isWedge({ kind, loftDeg }) ? 'wedge' : kind))
-        .filter((kind) => kind !== 'driver');
-      return [...new Set(bought)].flatMap((kind): Way[] => {
-        const owns = leftOut.some(
-          (club) =>
-            (club.kind === kind || (kind === 'wedge' && isWedge(asPlaced(club)))) &&
-            Math.abs((club.loftDeg ?? Infinity) - loftDeg) <= OWNED_DEG,
-        );
-        const found = owns ? undefined : clubOfCurve(kind, loftDeg);
-        return found
-          ? [
-              {
-                bag: room ? [...bag, found] : instead([missed, found]),
-                buys: found,
-                ...(!room && { insteadOfId: missed.id }),
-                changes: true,
-              },
-            ]
-          : [];
-      });
-    });
-
-    function clubOfCurve(kind: ClubKind, loftDeg: number): LadderClub | undefined {
-      try {
-        curve ??= carryCurve([...bag, ...leftOut], conditions);
-        const { carryM, apexM, descentDeg } = curve.at(kind, loftDeg);
-        return {
-          id: `${kind} ${loftDeg}`,
-          name: `${kind} ${formatDegrees(loftDeg)}`,
-          kind,
-          loftDeg,
-          shots: {
-            full: {
-              carryM: carryM.value,
-              plusMinusM: carryM.plusMinus,
-              apexM: apexM.value,
-              descentDeg: descentDeg.value,
-              source: 'modelled',
-            },
-          },
-        };
-      } catch (error) {
-        if (error instanceof InvalidInputError) return undefined;
-        throw error;
-      }
-    }
-  }
-}
-
-function asPlaced({ kind, loftDeg }: LadderClub): Parameters<typeof isWedge>[0] {
-  return { kind, ...(loftDeg !== undefined && { loftDeg }) };
-}
-
-/** Its carry was measured or stated. */
-function isKnown({ shots }: LadderClub): boolean {
-  return shots.full !== undefined && shots.full.source !== 'modelled';
-}
-
-function isOfStep({ id }: LadderClub, step: StepReport | undefined): boolean {
-  return id === step?.upperId || id === step?.lowerId;
-}
-
-function bendOf({ id, loftDeg }: LadderClub, deg: number) {
-  return { clubId: id, fromDeg: loftDeg!, toDeg: loftDeg! + deg };
 }

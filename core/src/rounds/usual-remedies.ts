@@ -3,7 +3,8 @@ import type { Conditions } from '../conditions/index.js';
 import { DEFAULT_GAP_SETTINGS, type GapOptions } from '../gaps/index.js';
 import type { LadderClub } from '../spec/index.js';
 import { clubsOfIds } from './alternatives.js';
-import { remedies, type Remedy, type RemedyKind } from './remedies.js';
+import { remedies, type Remedy } from './remedies.js';
+import type { RemedyKind } from './remedy-ways.js';
 import { costOfBag, type CostedRound, type RoundRules } from './round-choosing.js';
 
 /** A bag of a locker, and how it is judged. */

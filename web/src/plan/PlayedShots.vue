@@ -62,7 +62,7 @@ const words = ({ clubId, distanceM, lie, hole }: PlayedShot) =>
         v-model:value="typed"
         aria-label="What was hit from where"
         :rows="3"
-        :placeholder="`a line a shot: 4, 7 iron, 165, rough (${unit} to the hole; as much as is known)`"
+        :placeholder="`a line a shot: 4, 7 iron, 165, rough (${unit} to the hole; as much as is known); or a hole: 4: driver, 7i 165`"
       />
     </label>
     <div v-if="!readOnly" class="bar no-print">
