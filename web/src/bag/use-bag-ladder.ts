@@ -1,12 +1,11 @@
 import {
   DEFAULT_GAP_SETTINGS,
   GAPPING_STRATEGIES,
-  carryLadder,
+  bagOrder,
   changedSteps,
   driverReach,
   clubsTooMany,
   gaps,
-  isFullSwing,
   skillOf,
   turnedSteps,
   type GapOptions,
@@ -89,17 +88,10 @@ export function useBagLadder(bag: ComputedRef<BagView | undefined>) {
     beforeClubs.value.filter((club) => !shown.value.some((one) => one.id === club.id)),
   );
 
-  /** Clubs in the order of the ladder, then those without a carry in the bag's order, then the short game. */
-  const rows = steadyList<ClubView>(() => {
-    const order = new Map(carryLadder(shown.value).map((rung, i) => [rung.id, i]));
-    const place = (club: LadderClub, i: number) =>
-      order.get(club.id) ?? (isFullSwing(club.kind) ? 1000 : 2000) + i;
-    return shown.value
-      .map((club, i) => ({ club: store.clubsById.get(club.id), place: place(club, i) }))
-      .filter((row): row is { club: ClubView; place: number } => row.club !== undefined)
-      .sort((a, b) => a.place - b.place)
-      .map((row) => row.club);
-  });
+  /** The clubs as they are listed beside the ladder. */
+  const rows = steadyList<ClubView>(() =>
+    bagOrder(shown.value).flatMap(({ id }) => store.clubsById.get(id) ?? []),
+  );
   const leftOut = computed(() =>
     store.clubs.filter(
       (club) => !bag.value?.clubIds.includes(club.id) && club.spec.state?.value !== 'retired',

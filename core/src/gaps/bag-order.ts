@@ -1,0 +1,37 @@
+import { isFullSwing, loftFromName, type ClubKind } from '../clubs/index.js';
+import type { LadderClub } from '../spec/index.js';
+import { carryLadder } from './ladder.js';
+
+/** The kinds from the longest on, as they usually stand in a bag. */
+const USUAL_ORDER: readonly ClubKind[] = ['driver', 'fairway', 'hybrid', 'driving iron', 'iron', 'wedge'];
+/** Lofts that wedges called by a letter usually have, degrees; common practice, no source. */
+const LETTER_LOFT_DEG: Readonly<Record<string, number>> = { p: 46, g: 50, a: 50, u: 50, s: 56, l: 60 };
+
+/** Where a club usually stands, by its kind and what it is called: less is longer. */
+function usualPlace({ kind, name, loftDeg }: LadderClub): number {
+  const within =
+    kind === 'wedge'
+      ? (loftDeg ??
+        loftFromName(name, kind) ??
+        LETTER_LOFT_DEG[/^[pgausl](?=\/?w|$)/i.exec(name.trim())?.[0].toLowerCase() ?? ''] ??
+        0)
+      : Number(/\d{1,2}/.exec(name)?.[0] ?? 0);
+  return USUAL_ORDER.indexOf(kind) * 100 + within;
+}
+
+/**
+ * A bag's clubs as they are listed: in the order of the ladder; one of which neither loft nor carry is known
+ * before the first that usually is shorter; then the chipper and the putter.
+ */
+export function bagOrder<Club extends LadderClub>(clubs: readonly Club[]): Club[] {
+  const byId = new Map(clubs.map((club) => [club.id, club]));
+  const listed = carryLadder(clubs).map(({ id }) => byId.get(id)!);
+  const placed = new Set(listed);
+  const others = clubs.filter((club) => !placed.has(club));
+  const unknown = others.filter(({ kind }) => isFullSwing(kind));
+  for (const club of unknown.toSorted((a, b) => usualPlace(a) - usualPlace(b))) {
+    const at = listed.findIndex((one) => usualPlace(one) > usualPlace(club));
+    listed.splice(at === -1 ? listed.length : at, 0, club);
+  }
+  return [...listed, ...others.filter(({ kind }) => !isFullSwing(kind))];
+}
