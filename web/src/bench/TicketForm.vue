@@ -14,6 +14,7 @@ import QuantityField from '../fields/QuantityField.vue';
 import TextField from '../fields/TextField.vue';
 import KeptNote from '../fields/KeptNote.vue';
 import { useKeptDraft } from '../fields/kept-draft';
+import { vOpened } from '../fields/opened';
 import { useForm } from '../fields/use-form';
 import OccasionFields from './OccasionFields.vue';
 import { JOB_KEYS, JOB_WORDS, nowOf, plainLabel, usualName } from './ticket-words';
@@ -89,7 +90,7 @@ function save(): void {
 </script>
 
 <template>
-  <NCard class="ticket-form">
+  <NCard v-opened class="ticket-form">
     <KeptNote :kept="wasKept" @start-over="startOver" />
     <NForm ref="form" :model="draft" :rules="rules" size="small" @submit.prevent="submit(save)">
       <NFormItem label="Club" path="clubId">

@@ -26,6 +26,7 @@ import NumberField from '../fields/NumberField.vue';
 import TextField from '../fields/TextField.vue';
 import KeptNote from '../fields/KeptNote.vue';
 import { useKeptDraft, wholeDraft } from '../fields/kept-draft';
+import { vOpened } from '../fields/opened';
 import { useForm } from '../fields/use-form';
 
 /**
@@ -123,7 +124,7 @@ function save(): void {
 </script>
 
 <template>
-  <NCard class="wish-form">
+  <NCard v-opened class="wish-form">
     <KeptNote :kept="wasKept" @start-over="startOver" />
     <NForm ref="form" :model="draft" :rules="rules" size="small" @submit.prevent="submit(save)">
       <NFormItem label="What" path="name" class="two"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core';
 import { NInput } from 'naive-ui';
-import { computed, ref, watch } from 'vue';
+import { computed, onMounted, ref, watch } from 'vue';
 import { useFieldAttrs } from './field-attrs';
 import { useReadOnly } from './read-only';
 
@@ -63,6 +63,11 @@ useEventListener(window, 'pagehide', () => {
 });
 
 const field = ref<InstanceType<typeof NInput> | null>(null);
+// The browser's own autofocus does nothing once something else has had the focus, such as the button that opened
+// a form.
+onMounted(() => {
+  if (props.autofocus) field.value?.focus();
+});
 defineExpose({
   focus: () => field.value?.focus(),
   select: () => field.value?.select(),
@@ -80,7 +85,6 @@ defineExpose({
     :readonly="readonly || isReadOnly"
     :maxlength="maxlength === undefined ? undefined : Number(maxlength)"
     :status="bad ? 'error' : undefined"
-    :autofocus="autofocus"
     :size="size ?? 'small'"
     :input-props="inner"
     v-bind="attrs.outer.value"

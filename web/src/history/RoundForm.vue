@@ -9,6 +9,7 @@ import DateField from '../fields/DateField.vue';
 import TextField from '../fields/TextField.vue';
 import KeptNote from '../fields/KeptNote.vue';
 import { useKeptDraft, wholeDraft } from '../fields/kept-draft';
+import { vOpened } from '../fields/opened';
 import { useForm } from '../fields/use-form';
 import { useSheet } from '../sheet/sheet-store';
 
@@ -57,7 +58,7 @@ const leave = () => {
 </script>
 
 <template>
-  <NCard class="form">
+  <NCard v-opened class="form">
     <KeptNote :kept="wasKept" @start-over="startOver" />
     <NForm ref="form" :model="draft" :rules="rules" size="small" @submit.prevent="submit(save)">
       <NFormItem label="Day" path="playedOn">

@@ -21,6 +21,7 @@ import {
 } from '@tasche/contract';
 import { computed, reactive } from 'vue';
 import { array } from 'yup';
+import { vOpened } from '../fields/opened';
 import { useForm } from '../fields/use-form';
 
 /** A new member, or a member's changed role. */
@@ -64,7 +65,7 @@ function save(): void {
 </script>
 
 <template>
-  <NCard class="member-form">
+  <NCard v-opened class="member-form">
     <NForm ref="form" :model="draft" :rules="rules" size="small" @submit.prevent="submit(save)">
       <template v-if="invites">
         <NFormItem label="Name" path="name">

@@ -12,6 +12,7 @@ import CopyButton from '../app/CopyButton.vue';
 import DataTable from '../app/DataTable.vue';
 import type { DataColumn } from '../app/data-table';
 import DateField from '../fields/DateField.vue';
+import { vOpened } from '../fields/opened';
 import { useForm } from '../fields/use-form';
 import { dayAndTime, fromNow } from './moment-words';
 import Hint from '../app/Hint.vue';
@@ -94,7 +95,7 @@ const COLUMNS: readonly DataColumn<TokenView>[] = [
         ></template
       >
     </DataTable>
-    <NCard v-if="adding" class="new">
+    <NCard v-if="adding" v-opened class="new">
       <NForm ref="form" :model="draft" :rules="rules" size="small" @submit.prevent="submit(add)">
         <NFormItem label="What for" path="name">
           <NInput

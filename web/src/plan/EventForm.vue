@@ -14,6 +14,7 @@ import ZoneField from '../fields/ZoneField.vue';
 import KeptNote from '../fields/KeptNote.vue';
 import { useKeptDraft } from '../fields/kept-draft';
 import { ownZone } from '../fields/time-zones';
+import { vOpened } from '../fields/opened';
 import { useForm } from '../fields/use-form';
 import { useSheet } from '../sheet/sheet-store';
 import EventChoices from './EventChoices.vue';
@@ -119,7 +120,7 @@ function leave(): void {
 </script>
 
 <template>
-  <NCard class="form">
+  <NCard v-opened class="form">
     <KeptNote :kept="wasKept" @start-over="startOver" />
     <NForm ref="form" :model="draft" :rules="rules" size="small" @submit.prevent="submit(save)">
       <EventChoices

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { vOpened } from '../fields/opened';
 import { useForm } from '../fields/use-form';
 import DateField from '../fields/DateField.vue';
 import TextField from '../fields/TextField.vue';
@@ -48,7 +49,7 @@ function leave(): void {
 </script>
 
 <template>
-  <NCard class="form">
+  <NCard v-opened class="form">
     <KeptNote :kept="wasKept" @start-over="startOver" />
     <NForm ref="form" :model="draft" :rules="rules" size="small" @submit.prevent="submit(save)">
       <NFormItem label="Name of the week" path="name">

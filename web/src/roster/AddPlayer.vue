@@ -9,6 +9,7 @@ import { post } from '../api/request';
 import ProblemLine from '../app/ProblemLine.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 import TextField from '../fields/TextField.vue';
+import { vOpened } from '../fields/opened';
 import { useForm } from '../fields/use-form';
 import { newPlayerCommands } from './new-player';
 
@@ -41,7 +42,7 @@ async function add(): Promise<void> {
 </script>
 
 <template>
-  <NCard class="add">
+  <NCard v-opened class="add">
     <NForm ref="form" :model="draft" :rules="rules" size="small" @submit.prevent="submit(() => void add())">
       <NFormItem label="Name" path="name">
         <TextField aria-label="Name" v-model:value="draft.name" autofocus placeholder="Name of the player" />

@@ -16,6 +16,7 @@ import DateField from '../fields/DateField.vue';
 import TextField from '../fields/TextField.vue';
 import KeptNote from '../fields/KeptNote.vue';
 import { isDraftKept, useKeptDraft, wholeDraft } from '../fields/kept-draft';
+import { vOpened } from '../fields/opened';
 import { useForm } from '../fields/use-form';
 import { ENTRY_MARKS, ITEM_WORDS, REPEAT_WORDS } from './season-words';
 
@@ -63,9 +64,9 @@ const remove = (id: string) => {
   <section aria-label="Own days">
     <h2>
       Own days
-      <NButton v-if="!readOnly && !adding" size="small" @click="adding = true">Add…</NButton>
+      <NButton v-if="!readOnly" size="small" :disabled="adding" @click="adding = true">Add…</NButton>
     </h2>
-    <NCard v-if="adding" class="form">
+    <NCard v-if="adding" v-opened class="form">
       <KeptNote :kept="wasKept" @start-over="startOver" />
       <NForm ref="form" :model="draft" :rules="rules" size="small" @submit.prevent="submit(save)">
         <NFormItem label="What" path="kind">

@@ -22,6 +22,7 @@ import NumberField from '../fields/NumberField.vue';
 import TextField from '../fields/TextField.vue';
 import KeptNote from '../fields/KeptNote.vue';
 import { isDraftKept, useKeptDraft, wholeDraft } from '../fields/kept-draft';
+import { vOpened } from '../fields/opened';
 import { useForm } from '../fields/use-form';
 import { OUTCOME_WORDS } from './season-words';
 
@@ -89,11 +90,11 @@ const remove = (id: string) => {
   <section aria-label="On trial">
     <h2>
       On trial
-      <NButton v-if="!readOnly && !adding && clubs.length > 0" size="small" @click="adding = true"
+      <NButton v-if="!readOnly && clubs.length > 0" size="small" :disabled="adding" @click="adding = true"
         >Add…</NButton
       >
     </h2>
-    <NCard v-if="adding" class="form">
+    <NCard v-if="adding" v-opened class="form">
       <KeptNote :kept="wasKept" @start-over="startOver" />
       <NForm ref="form" :model="draft" :rules="rules" size="small" @submit.prevent="submit(save)">
         <NFormItem label="On trial" path="clubId">
