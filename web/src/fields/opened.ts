@@ -1,6 +1,6 @@
 import { nextTick, type ObjectDirective } from 'vue';
 
-const FOCUSABLE = ':is(input, textarea):not(:disabled, [tabindex="-1"]), [tabindex="0"]';
+const FOCUSABLE = ':is(input, textarea):not(:disabled, [tabindex="-1"]), [tabindex="0"]:not(button)';
 /** What had the focus before a form was opened: the button that did it. */
 const openers = new WeakMap<HTMLElement, Element | null>();
 

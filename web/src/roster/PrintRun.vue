@@ -3,6 +3,7 @@ import { NButton, NCard, NCheckbox } from 'naive-ui';
 import { PAPERS, type PaperName } from '@tasche/contract';
 import { computed, ref } from 'vue';
 import { counted } from '@tasche/core';
+import { vOpened } from '../fields/opened';
 
 /** Papers of several players as one document. */
 const props = defineProps<{ playerIds: readonly string[] }>();
@@ -27,7 +28,7 @@ const address = computed(
 </script>
 
 <template>
-  <NCard tag="section" class="run bar no-print" aria-label="Print run">
+  <NCard v-opened tag="section" class="run bar no-print" aria-label="Print run">
     <b>{{ counted(playerIds.length, 'player') }} chosen</b>
     <NButton size="small" @click="emit('all')">Choose all that are shown</NButton>
     <NCheckbox

@@ -104,7 +104,7 @@ const faults = computed(() => here.value.filter((entry) => (entry.gamer?.faults 
         </p>
       </template>
       <template #actions>
-        <NButton v-if="here.length > 0 && !run" @click="run = new Set()">Print run…</NButton>
+        <NButton v-if="here.length > 0" :disabled="run !== null" @click="run = new Set()">Print run…</NButton>
         <NButton v-if="isOwner" @click="importing = true">Import a player…</NButton>
         <template v-if="mayAdd">
           <NButton @click="openList">Import a list…</NButton>

@@ -1,4 +1,5 @@
 import { mount } from '@vue/test-utils';
+import { NButton } from 'naive-ui';
 import { describe, expect, it } from 'vitest';
 import { defineComponent, h, nextTick, ref, withDirectives, type VNode } from 'vue';
 import ChoiceField from '../../src/fields/ChoiceField.vue';
@@ -43,6 +44,7 @@ describe('a form that a person opens', () => {
     ['Day', () => [day(), text('Last')]],
     ['Job', () => [choice(), text('Last')]],
     ['Last', () => [day(), text('Last', true)]],
+    ['Name', () => [h(NButton, { 'aria-label': 'Start over' }), text('Name')]],
   ])('has the cursor in its first field, or in the one that asks for it: %s', async (label, fields) => {
     const { view, open } = page(fields);
     await open();
