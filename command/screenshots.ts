@@ -113,7 +113,7 @@ async function live(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Take shots from the monitor' }).click();
   await page.getByLabel('Club in hand').click();
   await page.getByRole('option', { name: '7 iron', exact: true }).click();
-  await page.getByText('stand-in is here').waitFor();
+  await page.getByText(/stand-in is here/).waitFor();
   await page.getByRole('button', { name: /^Hit ten with the 7 iron/ }).waitFor();
   await page.keyboard.press('Alt+h');
   await page
@@ -197,7 +197,7 @@ async function compare(page: Page): Promise<void> {
 }
 
 async function holeFour(page: Page): Promise<void> {
-  await page.getByLabel('Par of hole 4').focus();
+  await page.getByLabel(/^Par of hole 4$/).focus();
 }
 
 async function toRound(page: Page): Promise<void> {
@@ -214,7 +214,7 @@ async function toSheet(page: Page): Promise<void> {
   await page.waitForTimeout(1500);
   await page.getByRole('button', { name: 'More for this plan' }).click();
   await page.getByText('Settle every round', { exact: true }).click();
-  await page.getByText('is settled, and the best there is').waitFor({ timeout: 60_000 });
+  await page.getByText('is settled, and the best possible').waitFor({ timeout: 60_000 });
   await page.getByRole('link', { name: 'Swap sheet' }).click();
   await page.locator('.round .bag').first().waitFor();
 }
