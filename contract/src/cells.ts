@@ -76,7 +76,7 @@ export function readCell(
   if (!read.ok) return read;
   const schema = part === 'takenOn' ? dateSchema : (yup.reach(shotSchema, part) as yup.Schema);
   const found = checked(schema, read.value, column.label);
-  const bounds = !found.ok && isDistancePart(part) && distance !== 'm' ? boundsOf(schema) : undefined;
+  const bounds = !found.ok && isDistancePart(part) && distance !== 'm' ? boundsInMetres(schema) : undefined;
   return bounds ? { ok: false, reason: `${column.label} must be ${boundsText(bounds, distance)}` } : found;
 }
 
@@ -131,9 +131,10 @@ function readChoice(text: string, choices: readonly string[]): Read<string> {
     : { ok: false, reason: `"${text}" is none of: ${choices.join(', ')}` };
 }
 
-/** The numbers a schema takes, from and to; undefined where it has no such bounds. */
-function boundsOf(schema: yup.Schema): readonly [number, number] | undefined {
-  const { tests } = schema.describe();
+/** The metres a schema takes, from and to; undefined where it has no such bounds, or words of its own for them. */
+function boundsInMetres(schema: yup.Schema): readonly [number, number] | undefined {
+  const { tests, meta } = schema.describe();
+  if ((meta as { unit?: string } | undefined)?.unit !== 'm') return undefined;
   const bound = (name: 'min' | 'max') => tests.find((test) => test.name === name)?.params?.[name];
   const [min, max] = [bound('min'), bound('max')];
   return typeof min === 'number' && typeof max === 'number' ? [min, max] : undefined;

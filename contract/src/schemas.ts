@@ -72,6 +72,7 @@ export function finite(min: number, max: number, unit = '') {
   return yup
     .number()
     .strict()
+    .meta({ unit })
     .typeError('${path} must be a number')
     .test('finite', '${path} must be a number', (value) => value == null || Number.isFinite(value))
     .min(min, range)

@@ -76,6 +76,14 @@ describe('numbers as people type them', () => {
     else expect(result).toEqual({ ok: false, reason });
   });
 
+  it('says what a gain off a tee is, in place of its bounds', () => {
+    const result = readCell(column('shot.full.teeGainM'), '250', 'yd');
+    expect(result).toMatchObject({
+      ok: false,
+      reason: expect.stringContaining('not the carry itself') as string,
+    });
+  });
+
   it('names the bounds of a distance in the reader’s unit, metres for a metre player', () => {
     const result = readCell(column('shot.full.carryM'), '900', 'm');
     expect(result).toEqual({ ok: false, reason: 'full carry must be between 1 and 411 m' });
