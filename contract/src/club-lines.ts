@@ -1,4 +1,5 @@
 import { kindFromName, withDegreeSign, type ClubKind } from '@tasche/core';
+import { ABOUT_WORDS } from './numbers-in-text.js';
 import { isBlankRow } from './split-table.js';
 
 /**
@@ -14,8 +15,14 @@ const LOFTS: Readonly<Record<ClubKind, readonly [number, number]>> = {
   chipper: [20, 50],
   putter: [0, 8],
 };
-/** No club carries less far, in yards or metres: a smaller number is a length. Our choice. */
+/**
+ * No club carries less far, in yards or metres: a smaller number is a length, and beside a long club the weight of
+ * its shaft. Our choice.
+ */
 const MIN_CARRY = 50;
+const MIN_LONG_CARRY = 80;
+const LONG: readonly ClubKind[] = ['driver', 'fairway', 'hybrid', 'driving iron'];
+const minCarry = (kind: ClubKind) => (LONG.includes(kind) ? MIN_LONG_CARRY : MIN_CARRY);
 /** A longer line is a sentence. */
 const MAX_CHARACTERS = 200;
 /** So much of what is pasted must read as lines of clubs. */
@@ -34,8 +41,7 @@ const LIST_NUMBER = /^\s*(\d{1,2})[.)]\s+/;
 const RANGE = /\b([5-9]\d|[1-3]\d\d)\s*(?:-|–|—|\bto\b|\bbis\b)\s*([5-9]\d|[1-3]\d\d)(?![\d.,])/gi;
 /** A loft in brackets behind the club: "Driver (10.5)". */
 const BRACKETED = /^(.*\S)\s*\((\d{1,2}(?:[.,]\d+)?)°?\)$/;
-/** "ca. 150", "about 150". */
-const ABOUT = /(?:≈|~|\b(?:ca|about|around|approx)\b\.?)\s*(?=\d)/gi;
+const ABOUT = new RegExp(ABOUT_WORDS, 'gi');
 
 /** The words of a line, a number with its unit being one. */
 function wordsOf(text: string): string[] {
@@ -76,7 +82,7 @@ function readClubLine(text: string): ClubLine | undefined {
     if (!kind || endsInValue(name, kind)) continue;
     const said = words.slice(-numbers);
     const [loft, carry] = numbers === 2 ? said : isLoft(said[0]!, kind) ? [said[0]!, ''] : ['', said[0]!];
-    if ((loft === '' || isLoft(loft!, kind)) && (carry === '' || isCarry(carry!)))
+    if ((loft === '' || isLoft(loft!, kind)) && (carry === '' || isCarry(carry!, kind)))
       return loft === '' ? [...withBracketedLoft(name), carry!] : [name, loft!, carry!];
   }
   return undefined;
@@ -107,9 +113,11 @@ function isLoft(word: string, kind: ClubKind): boolean {
   const [from, to] = LOFTS[kind];
   return value >= from && value <= to;
 }
-function isCarry(word: string): boolean {
+function isCarry(word: string, kind: ClubKind): boolean {
   const [, from, to] = CARRY.exec(word) ?? [];
-  return from !== undefined && (to !== undefined || NUMBER.test(word) ? valueOf(from) >= MIN_CARRY : true);
+  return (
+    from !== undefined && (to !== undefined || NUMBER.test(word) ? valueOf(from) >= minCarry(kind) : true)
+  );
 }
 
 /**
@@ -125,8 +133,9 @@ function unreadClubLine(text: string): ClubLine | undefined {
     const kind = kindFromName(name);
     const rest = words.slice(named).join(' ');
     const numbers = (rest.match(/(?<![\d.,])\d{1,3}(?:[.,]\d+)?(?!\d)/g) ?? []).map(valueOf);
-    const saysMore = numbers.length > 1 || numbers.some((number) => number >= MIN_CARRY);
-    if (kind && !endsInValue(name, kind) && saysMore && /^\W?\d/.test(rest)) return [name, '', rest];
+    if (!kind) continue;
+    const saysMore = numbers.length > 1 || numbers.some((number) => number >= minCarry(kind));
+    if (!endsInValue(name, kind) && saysMore && /^\W?\d/.test(rest)) return [name, '', rest];
   }
   return undefined;
 }

@@ -86,7 +86,9 @@ export function isRange(text: string): boolean {
 /** Wider than this share of its middle a range is no carry. */
 const WIDEST_RANGE = 0.3;
 
-const ABOUT_BEFORE = /^(?:[~≈]|(?:ca|circa|about|around|approx|etwa|rund)\b\.?)\s*(?=\d)/i;
+/** Words that stand before a number that is not exact. */
+export const ABOUT_WORDS = String.raw`(?:[~≈]|\b(?:ca|circa|about|around|approx|etwa|rund)\b\.?)\s*(?=\d)`;
+const ABOUT_BEFORE = new RegExp(`^${ABOUT_WORDS}`, 'i');
 const ABOUT_AFTER = /(?<=[\da-z])\s?(?:ish|approx\.?|or so)$/i;
 /**
  * A stated carry without the words for "about": "~150", "ca. 150 yd", "150ish". It is never taken for exact.

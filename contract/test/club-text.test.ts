@@ -185,10 +185,13 @@ describe('a file of clubs as people keep it', () => {
       ['7 iron', undefined, 130],
       ['PW', 46, undefined],
     ]);
-    expect(yards(['D 230', '3w 210 - 215 yd', '7i ca. 150', '8i 140ish', '60 - 75', 'putter'])).toEqual([
+    expect(
+      yards(['D 230', '3w 210 - 215 yd', '7i ca. 150', '6 Eisen etwa 165', '8i 140ish', '60 - 75', 'putter']),
+    ).toEqual([
       ['D', undefined, 230],
       ['3w', undefined, 212.5],
       ['7i', undefined, 150],
+      ['6 Eisen', undefined, 165],
       ['8i', undefined, 140],
       ['60', 60, 75],
       ['putter', undefined, undefined],
@@ -211,6 +214,15 @@ describe('a file of clubs as people keep it', () => {
     const unread = planned(['Driver 250 if I catch it', '3w 230', '7i 155', 'PW 120 yds on a good day']);
     expect(unread.adds.map(({ name }) => name)).toEqual(['Driver', '3w', '7i', 'PW']);
     expect(unread.rejected).toMatchObject([{ text: '250 if I catch it' }, { text: '120yds on a good day' }]);
+    // A shaft's weight is no carry of a driver.
+    const built = planned(['Driver 9 Siv 60', '3 wood 15 Siv 70', '7i 155', '8i 145']);
+    expect(built.adds.map(({ name, readings }) => [name, readings.length])).toEqual([
+      ['Driver', 0],
+      ['3 wood', 0],
+      ['7i', 1],
+      ['8i', 1],
+    ]);
+    expect(built.rejected).toMatchObject([{ text: '9 Siv 60' }, { text: '15 Siv 70' }]);
     // Names are names, whatever numbers are in them.
     expect(findClubLines(splitTable('Driver Mk2\n3 wood V4\n7 iron 2024'))).toBeUndefined();
   });
