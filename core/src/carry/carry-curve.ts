@@ -1,4 +1,4 @@
-import type { ClubKind } from '../clubs/index.js';
+import type { ClubKind, Shot } from '../clubs/index.js';
 import type { LadderClub } from '../spec/index.js';
 import { airOf, BASELINE, type Conditions } from '../conditions/index.js';
 import { fly, type Flight } from '../flight/index.js';
@@ -19,6 +19,17 @@ export interface CarryEstimate {
   carryM: Estimate;
   apexM: Estimate;
   descentDeg: Estimate;
+}
+
+/** The full shot that is expected of a club, as the ladder has it. */
+export function modelledShot({ carryM, apexM, descentDeg }: CarryEstimate): Shot {
+  return {
+    carryM: carryM.value,
+    plusMinusM: carryM.plusMinus,
+    apexM: apexM.value,
+    descentDeg: descentDeg.value,
+    source: 'modelled',
+  };
 }
 
 export interface CarryCurve {

@@ -2,7 +2,7 @@ import { carryErrorM, isFullSwing, type Shot, type ShotKind } from '../clubs/ind
 import type { BuildChange, LadderClub } from '../spec/index.js';
 import { BASELINE, type Conditions } from '../conditions/index.js';
 import { NORMAL_95 } from '../statistics/index.js';
-import { carryCurve, type CarryCurve } from './carry-curve.js';
+import { carryCurve, modelledShot, type CarryCurve } from './carry-curve.js';
 import { whatIf } from './what-if.js';
 
 /**
@@ -21,20 +21,7 @@ export function placedClubs(clubs: readonly LadderClub[], conditions: Conditions
     if (!isFullSwing(kind) || shots.full || loftDeg === undefined) return club;
     try {
       curve ??= carryCurve(standing, conditions);
-      const { carryM, apexM, descentDeg } = curve.at(kind, loftDeg);
-      return {
-        ...club,
-        shots: {
-          ...shots,
-          full: {
-            carryM: carryM.value,
-            plusMinusM: carryM.plusMinus,
-            apexM: apexM.value,
-            descentDeg: descentDeg.value,
-            source: 'modelled',
-          },
-        },
-      };
+      return { ...club, shots: { ...shots, full: modelledShot(curve.at(kind, loftDeg)) } };
     } catch {
       return club;
     }

@@ -1,4 +1,4 @@
-import { carryCurve, type CarryCurve } from '../carry/index.js';
+import { carryCurve, modelledShot, type CarryCurve } from '../carry/index.js';
 import { isWedge, type ClubKind, type ShotKind } from '../clubs/index.js';
 import type { Conditions } from '../conditions/index.js';
 import { bentClub, carryLadder, isBendable, type StepReport } from '../gaps/index.js';
@@ -214,21 +214,12 @@ export function remedyWays({
     function clubOfCurve(kind: ClubKind, loftDeg: number): LadderClub | undefined {
       try {
         curve ??= carryCurve([...bag, ...leftOut], conditions);
-        const { carryM, apexM, descentDeg } = curve.at(kind, loftDeg);
         return {
           id: `${kind} ${loftDeg}`,
           name: `${kind} ${formatDegrees(loftDeg)}`,
           kind,
           loftDeg,
-          shots: {
-            full: {
-              carryM: carryM.value,
-              plusMinusM: carryM.plusMinus,
-              apexM: apexM.value,
-              descentDeg: descentDeg.value,
-              source: 'modelled',
-            },
-          },
+          shots: { full: modelledShot(curve.at(kind, loftDeg)) },
         };
       } catch (error) {
         if (error instanceof InvalidInputError) return undefined;
