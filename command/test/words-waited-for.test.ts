@@ -6,7 +6,7 @@ import { expect, it } from 'vitest';
 const root = join(dirname(fileURLToPath(import.meta.url)), '..', '..');
 const read = (path: string) => readFileSync(join(root, path), 'utf8');
 
-/** What drives pages outside the browser tests: words changed on a page would only be missed when it is run. */
+/** What drives pages outside the browser tests: a word changed on a page would break it unnoticed. */
 const DRIVERS = [
   'command/screenshots.ts',
   'command/bench/bench-browser.ts',

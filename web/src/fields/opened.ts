@@ -6,7 +6,7 @@ const openers = new WeakMap<HTMLElement, Element | null>();
 
 /**
  * `v-opened` on a form that a person opens: the cursor goes to its first field, unless a field has asked for it;
- * when the form closes under the cursor, it goes back to what opened it.
+ * when the form closes while the cursor is in it, the cursor goes back to what opened the form.
  */
 export const vOpened: ObjectDirective<HTMLElement> = {
   created: (form) => {

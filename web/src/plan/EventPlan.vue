@@ -151,8 +151,8 @@ const actions = computed((): Action[] => {
 const page = ref<InstanceType<typeof RoundPage> | null>(null);
 useUndoScope(() => `event/${props.plan.eventId}`);
 useShortcuts('An event', {
-  'Alt N': () => {
-    if (!store.gamer || !store.may('addPlan')) return false;
+  'Alt N': (event) => {
+    if (isTyping(event) || !store.gamer || !store.may('addPlan')) return false;
     writing.value = 'new';
     return true;
   },

@@ -85,8 +85,8 @@ function setChoosing(choosing: PlanChoosing): void {
 }
 
 useShortcuts('An event', {
-  'Alt N': () => {
-    if (!store.gamer || !store.may('addPlan')) return false;
+  'Alt N': (event) => {
+    if (isTyping(event) || !store.gamer || !store.may('addPlan')) return false;
     writing.value = 'event';
     return true;
   },
