@@ -67,51 +67,6 @@ test('an address with air that cannot be says what it left out', async ({ page }
   await expect(shifts(page).first()).toBeVisible();
 });
 
-test('flights of the bag and of an either-or pair, from the side and from above, as pictures and as a table', async ({
-  page,
-}) => {
-  await page.goto(`${demo.davor}/bag?wind=6&from=90`);
-  await expect(page.locator('.rib').first()).toBeVisible();
-  await page.keyboard.press('Alt+f');
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('Flights of Gamer');
-  await expect(page).toHaveURL(/wind=6.*from=90/);
-  const rows = page.getByRole('table', { name: 'Flights in this air' }).locator('tbody tr');
-  await expect(rows).toHaveCount(13);
-  await expect(
-    page
-      .getByRole('img', { name: /Side view of 13 flights/ })
-      .locator('text')
-      .filter({ hasText: 'Driving iron' }),
-  ).toHaveCount(1);
-  await expect(rows.first()).toContainText(/\d+ left/);
-  await page.getByRole('button', { name: /Hybrid 3 or Driving iron|Driving iron or Hybrid 3/ }).click();
-  await expect(rows).toHaveCount(2);
-  await expect(page).toHaveURL(/clubs=/);
-  const apexes = (await rows.allTextContents()).map((text) => Number(/(\d+) ft/.exec(text)![1]));
-  expect(Math.abs(apexes[0]! - apexes[1]!)).toBeGreaterThanOrEqual(30);
-  const runs = (
-    await rows.evaluateAll((all) =>
-      all.map((row) => (row as HTMLTableRowElement).cells[6]!.textContent ?? ''),
-    )
-  ).map((text) => Number.parseInt(text, 10));
-  expect(Math.max(...runs)).toBeGreaterThan(Math.min(...runs) * 1.3);
-  await page.reload();
-  await expect(rows).toHaveCount(2);
-  await page.getByRole('button', { name: 'Whole bag' }).click();
-  await expect(rows).toHaveCount(13);
-  await page.keyboard.press('Alt+b');
-  await expect(shifts(page).first()).toBeVisible();
-  await page.getByRole('navigation').getByRole('link', { name: 'Flights' }).click();
-  await expect(page).toHaveURL(/flight.*wind=6/);
-  await expect(rows).toHaveCount(13);
-  const carry = async () => Number.parseInt((await rows.first().locator('td').nth(1).textContent())!, 10);
-  const clean = await carry();
-  await choose(page.getByRole('combobox', { name: 'Lie', exact: true }), 'heavy rough');
-  await expect(page.getByText('grabs the hosel')).toBeVisible();
-  await expect.poll(carry).toBeLessThan(clean - 20);
-  await expect(page).toHaveURL(/lie=heavy/);
-});
-
 test('what half a degree would do is shown before it is done, and a club never hit gets a modelled carry that a measured one replaces', async ({
   page,
 }) => {

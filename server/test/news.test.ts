@@ -1,9 +1,11 @@
+import { randomUUID } from 'node:crypto';
+import { once } from 'node:events';
 import { createServer, connect, type AddressInfo, type Socket } from 'node:net';
 import { pino } from 'pino';
 import { afterEach, expect, inject, it } from 'vitest';
-import { listenForNews, type ChangeNews } from '../src/news/listen-for-news.js';
+import { listenForNews, recentTimes, type ChangeNews } from '../src/news/listen-for-news.js';
 import { identifyBy } from '../src/people/identify.js';
-import { signInServer } from './sign-in-server.js';
+import { signInServer, type SignInServer } from './sign-in-server.js';
 import { workbench } from './workbench.js';
 
 const closing: (() => Promise<unknown> | unknown)[] = [];
@@ -95,6 +97,95 @@ it('a connection that was cut silently is noticed and opened again, and listener
   await until('told again', () => heard.some((one) => one?.playerIds?.includes(last)));
 });
 
+it('it is known whether something was heard of within a time: of what is too long ago to be known, it may have been', () => {
+  let now = 0;
+  const times = recentTimes(2, () => now);
+  now = 100;
+  // Before the start nothing was heard.
+  expect(times.mayBeWithin('a', 100)).toBe(true);
+  expect(times.mayBeWithin('a', 99)).toBe(false);
+  times.note('a');
+  now = 150;
+  expect(times.mayBeWithin('a', 50)).toBe(true);
+  expect(times.mayBeWithin('a', 49)).toBe(false);
+  expect(times.mayBeWithin('b', 60)).toBe(false);
+  times.note('b');
+  now = 160;
+  times.note('a');
+  now = 170;
+  // There is no room for the oldest, which is b: what was before it is not known any more, of nobody.
+  times.note('c');
+  expect(times.mayBeWithin('b', 19)).toBe(false);
+  expect(times.mayBeWithin('b', 20)).toBe(true);
+  expect(times.mayBeWithin('c', 0)).toBe(true);
+  now = 200;
+  times.startOver();
+  now = 210;
+  expect(times.mayBeWithin('c', 9)).toBe(false);
+  expect(times.mayBeWithin('c', 10)).toBe(true);
+});
+
+/** An owner's page that listens, and what it has heard so far. */
+async function page(door: SignInServer, query = ''): Promise<{ said: () => string; ended: Promise<void> }> {
+  const server = door.app.listen(0, '127.0.0.1');
+  closing.push(() => {
+    server.closeAllConnections();
+    server.close();
+  });
+  await once(server, 'listening');
+  const { port } = server.address() as AddressInfo;
+  const leaving = new AbortController();
+  const response = await fetch(`http://127.0.0.1:${port}/api/news${query}`, {
+    signal: leaving.signal,
+    headers: { cookie: door.owner.cookie, 'x-forwarded-proto': 'https' },
+  });
+  let said = '';
+  const ended = (async () => {
+    const decoder = new TextDecoder();
+    for await (const piece of response.body as unknown as AsyncIterable<Uint8Array>)
+      said += decoder.decode(piece, { stream: true });
+  })();
+  closing.push(async () => {
+    leaving.abort();
+    await ended.catch(() => undefined);
+  });
+  await until('open', () => said.includes('event: here'));
+  return { said: () => said, ended };
+}
+
+it('a page that began to read before something changed is told that it may have missed it', async () => {
+  const news = listenForNews(inject('databaseUrl'), pino({ level: 'silent' }));
+  closing.push(() => news.close());
+  let isConnected = false;
+  // Whoever listens is told so, of whatever workspace.
+  news.onChanges('', () => {
+    isConnected = true;
+  });
+  const door = await signInServer({ news });
+  closing.push(() => door.close());
+  const heard: (ChangeNews | null)[] = [];
+  news.onChanges(door.workspaceId, (one) => heard.push(one));
+  const playerId = randomUUID();
+  await until('connected', () => isConnected);
+  await door.owner
+    .post('/changes', {
+      id: randomUUID(),
+      commands: [
+        { do: 'addPlayer', player: { id: playerId, name: 'Missed', hand: 'right', distanceUnit: 'm' } },
+      ],
+    })
+    .expect(200);
+  await until('announced', () => heard.some((one) => one?.playerIds?.includes(playerId)));
+  const late = await page(door, '?readForMs=60000');
+  await until('told', () => late.said().includes('event: missed'));
+  // One that does not say when it began to read is told nothing: it reads after it listens.
+  const script = await page(door);
+  expect(script.said()).not.toContain('missed');
+  expect((await door.owner.get('/news?readForMs=soon').expect(400)).body.fields).toMatchObject([
+    { field: 'readForMs' },
+  ]);
+});
+
 it('a page stays signed in while the database cannot be asked, and is signed out once its session is ended', async () => {
   const identify = identifyBy((await workbench()).orm);
   let isAway = false;
@@ -108,31 +199,14 @@ it('a page stays signed in while the database cannot be asked, and is signed out
     },
   });
   closing.push(() => door.close());
-  const server = door.app.listen(0, '127.0.0.1');
-  closing.push(() => {
-    server.closeAllConnections();
-    server.close();
-  });
-  await new Promise((resolve) => {
-    server.once('listening', resolve);
-  });
-  const response = await fetch(`http://127.0.0.1:${(server.address() as AddressInfo).port}/api/news`, {
-    headers: { cookie: door.owner.cookie, 'x-forwarded-proto': 'https' },
-  });
-  let said = '';
-  const reading = (async () => {
-    const decoder = new TextDecoder();
-    for await (const piece of response.body as unknown as AsyncIterable<Uint8Array>)
-      said += decoder.decode(piece, { stream: true });
-  })();
-  await until('open', () => said.includes('event: here'));
+  const { said, ended } = await page(door);
   isAway = true;
   const before = asked;
   await until('asked in vain', () => asked > before);
   isAway = false;
-  await until('a beat', () => said.includes(': here'));
-  expect(said).not.toContain('signed-out');
+  await until('a beat', () => said().includes(': here'));
+  expect(said()).not.toContain('signed-out');
   await door.sessions.end((await door.owner.get('/signed-in')).body.personId as string, { allBut: null });
-  await until('signed out', () => said.includes('event: signed-out'));
-  await reading;
+  await until('signed out', () => said().includes('event: signed-out'));
+  await ended;
 }, 240_000);

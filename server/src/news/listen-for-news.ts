@@ -9,6 +9,8 @@ const CHANGES = 'tasche_changes';
 /** PostgreSQL takes 8,000 bytes; a change of more players than this is announced without naming players. */
 const MAX_NAMED_PLAYERS = 60;
 const MAX_SUMMARY = 400;
+/** Of so many workspaces it is known when each changed last; more are taken to have changed. */
+const MAX_WORKSPACES = 10_000;
 const FIRST_WAIT_MS = 500;
 const LONGEST_WAIT_MS = 10_000;
 /**
@@ -34,6 +36,8 @@ export interface News {
   onStrikes(sessionId: string, listener: () => void): () => void;
   /** Something was changed in a workspace; null when some changes may have gone by unheard. */
   onChanges(workspaceId: string, listener: (news: ChangeNews | null) => void): () => void;
+  /** Whether something may have been changed in a workspace within this time: it was, or it is not known. */
+  mayHaveChanged(workspaceId: string, withinMs: number): boolean;
   close(): Promise<void>;
 }
 
@@ -67,6 +71,7 @@ export function listenForNews(
   { askedEveryMs, answersWithinMs } = PACE,
 ): News {
   const events = new EventEmitter().setMaxListeners(0);
+  const changedAt = recentTimes(MAX_WORKSPACES);
   let client: pg.Client | undefined;
   let closed = false;
   let pause = FIRST_WAIT_MS;
@@ -100,6 +105,7 @@ export function listenForNews(
       if (channel === STRIKES) events.emit(`strikes ${payload}`);
       else {
         const change = JSON.parse(payload) as ChangeNews;
+        changedAt.note(change.workspaceId);
         events.emit(`changes ${change.workspaceId}`, change);
       }
     });
@@ -112,6 +118,7 @@ export function listenForNews(
       }
       client = fresh;
       pause = FIRST_WAIT_MS;
+      changedAt.startOver();
       for (const name of events.eventNames()) events.emit(name, null);
       askNowAndThen(fresh, askedEveryMs, () => client === fresh && !closed).catch(() => {
         lost();
@@ -132,10 +139,37 @@ export function listenForNews(
   return {
     onStrikes: (sessionId, listener) => heard(`strikes ${sessionId}`, listener),
     onChanges: (workspaceId, listener) => heard(`changes ${workspaceId}`, listener),
+    mayHaveChanged: changedAt.mayBeWithin,
     async close() {
       closed = true;
       clearTimeout(timer);
       await client?.end().catch(() => undefined);
+    },
+  };
+}
+
+/** When something was last heard of, by key: of the newest `max` keys, since it last started over. */
+export function recentTimes(max: number, now = () => performance.now()) {
+  const times = new Map<string, number>();
+  /** What was heard before this is not known. */
+  let knownSince = now();
+  return {
+    note(key: string): void {
+      // The oldest stands first.
+      times.delete(key);
+      times.set(key, now());
+      if (times.size <= max) return;
+      const [oldest, at] = times.entries().next().value!;
+      times.delete(oldest);
+      knownSince = Math.max(knownSince, at);
+    },
+    startOver(): void {
+      times.clear();
+      knownSince = now();
+    },
+    mayBeWithin(key: string, ms: number): boolean {
+      const since = now() - ms;
+      return since <= knownSince || (times.get(key) ?? -Infinity) >= since;
     },
   };
 }

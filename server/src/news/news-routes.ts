@@ -1,7 +1,9 @@
 import type { NewsView } from '@tasche/contract';
 import { Router } from 'express';
+import * as yup from 'yup';
 import { HttpError } from '../http/http-error.js';
 import type { RouteContext } from '../http/route-context.js';
+import { readQuery } from '../http/read-query.js';
 import type { Asks } from '../http/route-list.js';
 import { reloadSession } from '../people/browser-sessions.js';
 import type { Sight } from '../workspaces/in-workspace.js';
@@ -16,21 +18,30 @@ const BEAT_MS = 10_000;
 /** A page that takes nothing is cut off; it reads everything again when it comes back. */
 const MAX_BUFFERED_BYTES = 64_000;
 
+/**
+ * How long ago the page began to read, in milliseconds: what was changed since then it may not have seen.
+ */
+const newsQuery = yup.object({ readForMs: yup.number().integer().min(0) });
+/** On its way the question may wait for others of its page. */
+const MAX_ON_ITS_WAY_MS = 10_000;
+
 const open = new Map<string, number>();
 let streams = 0;
 
 export const newsAsks: Asks = {
-  'GET /news': { answers: 'text/event-stream' },
+  'GET /news': { query: newsQuery, answers: 'text/event-stream' },
 };
 
 /**
- * What others change, as server-sent events. Nothing is caught up with: a page that comes back reads again.
+ * What others change, as server-sent events. Nothing is caught up with: a page that comes back reads again,
+ * and so does one that began to read before the last change.
  */
 export function newsRoutes({ news, beatMs = BEAT_MS, identify, scopeOf }: RouteContext): Router {
   const router = Router();
 
   router.get('/news', async (request, response) => {
     const scope = await scopeOf(request);
+    const { readForMs } = readQuery(request, newsQuery);
     const asker = scope.personId ?? request.ip ?? '';
     if (streams >= MAX_STREAMS || (open.get(asker) ?? 0) >= MAX_STREAMS_EACH)
       throw new HttpError(429, {
@@ -56,6 +67,8 @@ export function newsRoutes({ news, beatMs = BEAT_MS, identify, scopeOf }: RouteC
         if (view) send('change', view);
       }
     });
+    if (readForMs !== undefined && news?.mayHaveChanged(scope.workspaceId, readForMs + MAX_ON_ITS_WAY_MS))
+      send('missed', {});
     // A person whose access was removed hears nothing more.
     const beat = setInterval(() => {
       reloadSession(request)

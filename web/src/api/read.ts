@@ -175,10 +175,12 @@ export interface Question<T> {
 
 /**
  * Asks again. What is on its way may be older than what is asked for now, so it is not waited for.
+ * @param isFirstGood whether the very first answer will do, where it is on its way
  * @returns whether an answer came
  */
-export async function reread<T>({ key, ask }: Question<T>): Promise<boolean> {
-  if (reader.getQueryData(key) !== undefined) await reader.cancelQueries({ queryKey: key, exact: true });
+export async function reread<T>({ key, ask }: Question<T>, isFirstGood = true): Promise<boolean> {
+  if (!isFirstGood || reader.getQueryData(key) !== undefined)
+    await reader.cancelQueries({ queryKey: key, exact: true });
   return reader.fetchQuery({ queryKey: key, queryFn: ask, staleTime: 0 }).then(
     () => true,
     () => false,
@@ -191,7 +193,10 @@ interface Held<T> {
   state: ComputedRef<'empty' | 'loading' | 'ready' | 'missing' | 'away'>;
   /** Changes what is held, as an answer of the server's says. */
   change: (change: (value: T) => T) => void;
+  /** Asks again; the first answer will do where it is on its way. */
   again: () => Promise<void>;
+  /** Asks again because something was changed: no answer that is on its way will do. */
+  renew: () => Promise<void>;
 }
 
 /**
@@ -224,6 +229,11 @@ export function useHeld<T>(question: () => Question<T> | null): Held<T> {
     }),
   );
   watch(() => hashKey(question()?.key ?? []), look, { immediate: true, flush: 'sync' });
+  // Errors are not thrown to the caller: the state holds them.
+  const askAgain = async (isFirstGood: boolean) => {
+    const asked = question();
+    if (asked) await reread(asked, isFirstGood);
+  };
   return {
     value: computed(() => held.value.value),
     state: computed(() => {
@@ -237,10 +247,7 @@ export function useHeld<T>(question: () => Question<T> | null): Held<T> {
       const asked = question();
       if (asked) reader.setQueryData<T>(asked.key, (value) => value && change(value));
     },
-    // Errors are not thrown to the caller: the state holds them.
-    again: async () => {
-      const asked = question();
-      if (asked) await reread(asked);
-    },
+    again: () => askAgain(true),
+    renew: () => askAgain(false),
   };
 }

@@ -42,7 +42,8 @@ export const useSchedule = defineStore('schedule', () => {
 
   async function load(again = false): Promise<void> {
     isOpen.value = true;
-    if (again || answer.value.value === undefined) await answer.again();
+    if (again) await answer.renew();
+    else if (answer.value.value === undefined) await answer.again();
   }
 
   /** Does something: on the screen now, or once there is a schedule; on the server as soon as it can. */

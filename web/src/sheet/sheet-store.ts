@@ -100,6 +100,11 @@ export const useSheet = defineStore('sheet', () => {
     ahead = { key: hashKey(sheetKey(playerId, asOf)), reading: answer.again() };
   }
 
+  /** Reads the sheet again because it was changed elsewhere; another day's does not change by that. */
+  async function renew(): Promise<void> {
+    if (wanted.value?.asOf === null) await answer.renew();
+  }
+
   /** Does something: on the screen now, on the server as soon as it can. */
   function change(commands: readonly Command[], why = ''): string {
     const id = newId();
@@ -212,6 +217,8 @@ export const useSheet = defineStore('sheet', () => {
 
   return {
     sheet,
+    /** Whose sheet is shown, or on its way. */
+    playerId: computed(() => wanted.value?.playerId),
     state: answer.state,
     conflicted,
     clubs,
@@ -226,6 +233,7 @@ export const useSheet = defineStore('sheet', () => {
     open,
     load,
     readAhead,
+    renew,
     loadOlderPlans,
     change,
     asking,

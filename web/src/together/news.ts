@@ -48,7 +48,7 @@ export const useNews = defineStore('news', () => {
   function take(news: NewsView): void {
     if (isOwn(news.changeId)) return;
     void readLists();
-    const playerId = sheet.sheet?.player.id;
+    const { playerId } = sheet;
     const isHere = playerId !== undefined && (news.many || news.playerIds.includes(playerId));
     if (isHere) readSheet();
     if (news.schedule && schedule.state !== 'empty') void schedule.load(true);
@@ -67,9 +67,7 @@ export const useNews = defineStore('news', () => {
       }
       return;
     }
-    const current = sheet.sheet;
-    // Another day's sheet does not change by what is done today.
-    if (current && current.asOf === null) void sheet.load(current.player.id);
+    void sheet.renew();
   }
 
   function readWhenTyped(): void {
@@ -95,7 +93,7 @@ export const useNews = defineStore('news', () => {
 
   function open(): void {
     if (source || typeof EventSource === 'undefined') return;
-    const opened = (source = new EventSource('/api/news'));
+    const opened = (source = new EventSource(`/api/news?readForMs=${Math.round(performance.now())}`));
     opened.addEventListener('here', () => {
       if (wasOpen) readAll();
       wasOpen = true;

@@ -3,7 +3,7 @@ import { flushPromises, mount } from '@vue/test-utils';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { effectScope } from 'vue';
 import { useSheet } from '../../src/sheet/sheet-store';
-import { useRead } from '../../src/api/read';
+import { reader, useRead } from '../../src/api/read';
 import NewsLine from '../../src/together/NewsLine.vue';
 import { useNews } from '../../src/together/news';
 import { clubView, sheetOf } from '../sheet';
@@ -110,6 +110,32 @@ describe('what others change', () => {
     Stream.last.say('missed');
     await flushPromises();
     expect(reads).toBe(2);
+  });
+
+  it('is not missed by what was being read when it was changed', async () => {
+    expect(Stream.last.address).toMatch(/^\/api\/news\?readForMs=\d+$/);
+    const asked: ((answer: Response) => void)[] = [];
+    vi.stubGlobal('fetch', () => new Promise<Response>((resolve) => asked.push(resolve)));
+    const store = useSheet();
+    const of = (notes: string): SheetView => ({ ...sheet, player: { ...sheet.player, id: 'q', notes } });
+    for (const news of ['change', 'missed']) {
+      asked.length = 0;
+      reader.removeQueries({ queryKey: ['sheet', 'q'] });
+      const opening = store.load('q');
+      await until(() => {
+        expect(asked).toHaveLength(1);
+      });
+      Stream.last.say(news, change({ changeId: news, playerIds: ['q'] }));
+      await until(() => {
+        expect(asked).toHaveLength(2);
+      });
+      asked[0]!(Response.json(of('before')));
+      asked[1]!(Response.json(of('after')));
+      await opening;
+      await until(() => {
+        expect(store.sheet?.player.notes).toBe('after');
+      });
+    }
   });
 
   it('is read again by lists that are on the screen, and by none that is not', async () => {
