@@ -2,12 +2,12 @@
 import { NButton, NMenu } from 'naive-ui';
 import { CircleHelp, Moon, Sun } from 'lucide-vue-next';
 import { computed, h, useTemplateRef } from 'vue';
-import { RouterLink, useRoute, type RouteLocationRaw } from 'vue-router';
+import { RouterLink, useRoute } from 'vue-router';
 import { useKeysHelp } from '../keys/keys-help';
 import { useSheet } from '../sheet/sheet-store';
 import { useSettings } from './settings';
 import PersonMenu from '../people/PersonMenu.vue';
-import { viewLink } from './view-link';
+import ViewLink from './ViewLink.vue';
 import { useHereInView } from './here-in-view';
 
 /** The views, and what is set for every one of them. */
@@ -60,18 +60,18 @@ const VIEW_OF: Readonly<Record<string, string>> = {
 const playerId = computed(() => (route.params.playerId as string | undefined) ?? sheet.sheet?.player.id);
 const here = computed(() => VIEW_OF[String(route.name)] ?? String(route.name));
 const entries = computed(() => [
-  ...VIEWS.map(({ name, label }) => entry(name, label, { name })),
+  ...VIEWS.map(({ name, label }) => entry(name, label)),
   ...(playerId.value === undefined
     ? []
-    : PLAYER_VIEWS.map(({ name, label }) => entry(name, label, viewLink(name, playerId.value!, route)))),
+    : PLAYER_VIEWS.map(({ name, label }) => entry(name, label, playerId.value))),
 ]);
 const nav = useTemplateRef<HTMLElement>('nav');
 useHereInView(nav, () => `${here.value} ${playerId.value}`);
 
 /** The library's entries take no focus; the link in each does. */
-function entry(key: string, label: string, to: RouteLocationRaw) {
-  const current = key === here.value ? 'true' : undefined;
-  return { key, label: () => h(RouterLink, { to, 'aria-current': current }, () => label) };
+function entry(key: string, label: string, playerId?: string) {
+  const isHere = key === here.value;
+  return { key, label: () => h(ViewLink, { view: key, playerId, label, isHere }) };
 }
 
 /** The arrow keys go from entry to entry, as in every menu. */

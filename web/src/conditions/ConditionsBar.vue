@@ -51,8 +51,14 @@ const number = (field: (typeof FIELDS)[number]) => {
   const { show, decimals } = units.value[field.part];
   return Number(show(shown.value.conditions[field.field]).toFixed(decimals));
 };
-const bounds = (field: (typeof FIELDS)[number]) =>
-  CONDITION_BOUNDS[field.field].map((si) => Math.round(units.value[field.part].show(si))) as [number, number];
+/** The bounds of each field, as they are shown: the same lists from one change of the air to the next. */
+const bounds = computed(() =>
+  FIELDS.map(({ field, part }) => {
+    const [min, max] = CONDITION_BOUNDS[field];
+    const { show } = units.value[part];
+    return [Math.round(show(min)), Math.round(show(max))] as const;
+  }),
+);
 
 function write(field: (typeof FIELDS)[number], shownValue: number): void {
   const [min, max] = CONDITION_BOUNDS[field.field];
@@ -135,7 +141,7 @@ defineExpose({ focus });
         @update:value="goTo"
       />
     </label>
-    <label v-for="field in FIELDS" :key="field.field"
+    <label v-for="(field, i) in FIELDS" :key="field.field"
       >{{ field.label }}
       <span class="field"
         ><NumberField
@@ -143,7 +149,7 @@ defineExpose({ focus });
           :label="field.label"
           :unit="field.part === 'from' ? '' : units[field.part].name"
           :step="units[field.part].step"
-          :bounds="bounds(field)"
+          :bounds="bounds[i]"
           :px="field.px"
           @write="write(field, $event!)" /><ArrowDown
           v-if="field.part === 'from'"

@@ -87,7 +87,8 @@ function complaintOf(written: string): string {
   return `${props.label} must be ${wanted}, not “${written}”.`;
 }
 
-const number = computed(() => read(text.value) ?? null);
+const parse = (written: string) => read(written) ?? null;
+const number = computed(() => parse(text.value));
 
 function type(written: string): void {
   if (!typing.value) before = text.value;
@@ -146,7 +147,7 @@ defineExpose({ focus: () => field.value?.focus() });
     <NInputNumber
       ref="field"
       :value="number"
-      :parse="(written: string) => read(written) ?? null"
+      :parse="parse"
       :format="() => text"
       :step="step"
       size="small"

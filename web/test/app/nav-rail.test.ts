@@ -1,4 +1,5 @@
 import { mount } from '@vue/test-utils';
+import { NMenu } from 'naive-ui';
 import { afterEach, beforeEach, expect, it } from 'vitest';
 import { createMemoryHistory, createRouter } from 'vue-router';
 import NavRail from '../../src/app/NavRail.vue';
@@ -62,3 +63,15 @@ it.each([false, true])(
     await expect.poll(() => router.currentRoute.value.path).toBe('/calendar');
   },
 );
+
+it('takes the air of the address along in its links, and is not drawn again for it', async () => {
+  const { rail, router } = await railAt('/players/p1/bag');
+  const link = () => rail.findAll('[role="menuitem"] a').find((one) => one.text() === 'Flights');
+  const menu = rail.getComponent(NMenu);
+  const { options } = menu.props();
+  await router.push('/players/p1/bag?wind=5&from=90');
+  expect(link()!.attributes('href')).toBe('/players/p1/flight?wind=5&from=90');
+  expect(menu.props().options).toBe(options);
+  await router.push('/players/p1/locker');
+  expect(link()!.attributes('href')).toBe('/players/p1/flight');
+});
