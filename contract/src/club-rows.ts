@@ -84,7 +84,7 @@ export function readClubTable(
 }
 
 /** What people write into a cell that has no value. */
-const SAYS_NOTHING = /^(n\/?a|[-–—.?]+|tbd|tba|unknown|nil)$/i;
+export const SAYS_NOTHING = /^(n\/?a|[-–—.?]+|tbd|tba|unknown|nil)$/i;
 
 /** Whether a column holds numbers, weights or days, and no words of its own. */
 function holdsValue(column: Column): boolean {

@@ -9,7 +9,9 @@ const MAX_LINES_ABOVE = 20;
 const MAX_ROWS = 2000;
 /** This many names are looked at, to tell whether a column names clubs. */
 const SAMPLED_NAMES = 40;
-const PLAYER_HEAD = /^(player|golfer|athlete)('?s? name)?$/i;
+const PLAYER_HEAD = /^(player|golfer|athlete|client|customer|member|student)s?('?s? name)?$/i;
+const FIRST_NAME_HEAD = /^(first|given) ?name$/i;
+const LAST_NAME_HEAD = /^(last|family|sur) ?name$/i;
 
 /** Cells under the heads that name their columns. */
 export interface HeadedCells {
@@ -59,14 +61,43 @@ function isRule(row: readonly string[]): boolean {
   return said.length > 0 && said.every((cell) => /^:?-{2,}:?$/.test(cell));
 }
 
+/** First and last names in columns of their own, as one name in the first of them. */
+function withWholeNames(rows: readonly (readonly string[])[]): (readonly string[])[] {
+  const [heads = [], ...cells] = rows;
+  const columnOfHead = (head: RegExp) => heads.findIndex((one) => head.test(one.trim()));
+  const [first, last] = [columnOfHead(FIRST_NAME_HEAD), columnOfHead(LAST_NAME_HEAD)];
+  if (first === -1 || last === -1) return [...rows];
+  const put = (row: readonly string[], name: string) =>
+    row.map((cell, i) => (i === first ? name : i === last ? '' : cell));
+  const nameIn = (row: readonly string[]) => `${row[first] ?? ''} ${row[last] ?? ''}`.trim();
+  return [put(heads, 'Player'), ...cells.map((row) => put(row, nameIn(row)))];
+}
+
+/** A player named once stands for the rows beneath, as in a sheet whose cells were merged. */
+function filledDown(
+  cells: readonly (readonly string[])[],
+  playerColumn: number | undefined,
+): readonly (readonly string[])[] {
+  if (playerColumn === undefined) return cells;
+  let player = '';
+  return cells.map((row) => {
+    if (isBlankRow(row)) return row;
+    const said = row[playerColumn]?.trim() ?? '';
+    if (said !== '') player = said;
+    return said !== '' || player === '' ? row : row.with(playerColumn, player);
+  });
+}
+
 function headed(all: readonly (readonly string[])[], line: number, isTurned: boolean): HeadedCells {
-  const heads = all[line]!;
-  const cells = all.slice(line + 1).map((row) => (isRule(row) ? [] : row));
+  const [heads, ...rows] = withWholeNames(all.slice(line)) as [readonly string[], ...(readonly string[])[]];
+  const cells = rows.map((row) => (isRule(row) ? [] : row));
   const columns = [...readHeads(heads)!];
   const names = columns.flatMap((found, i) => (found?.column.id === 'name' ? [i] : []));
   // "Name, Club, Loft": the name is the player's.
   const namesPlayer = names.length === 2 ? names.find((i) => /^name$/i.test(heads[i]!.trim())) : undefined;
-  const playerHead = heads.findIndex((head, i) => !columns[i] && PLAYER_HEAD.test(head.trim()));
+  const playerHead = heads.findIndex(
+    (head, i) => !columns[i] && (PLAYER_HEAD.test(head.trim()) || LAST_NAME_HEAD.test(head.trim())),
+  );
   const playerColumn = namesPlayer ?? (playerHead === -1 ? undefined : playerHead);
   if (namesPlayer !== undefined) columns[namesPlayer] = undefined;
   if (!columns.some((found) => found?.column.id === 'name' || found?.column.id === 'clubId')) {
@@ -74,7 +105,14 @@ function headed(all: readonly (readonly string[])[], line: number, isTurned: boo
     const most = Math.max(...shares);
     if (most >= 0.5) columns[shares.indexOf(most)] = { column: columnOf('name')!, units: {} };
   }
-  return { heads, columns, cells, firstLine: line + 2, isTurned, playerColumn };
+  return {
+    heads,
+    columns,
+    cells: filledDown(cells, playerColumn),
+    firstLine: line + 2,
+    isTurned,
+    playerColumn,
+  };
 }
 
 /**

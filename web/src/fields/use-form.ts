@@ -45,19 +45,24 @@ export function useForm<Draft extends object>(
   fields: { [Key in keyof Draft & string]?: FieldRule<Draft> },
 ): Form {
   const form = useTemplateRef<FormInst & ComponentPublicInstance>('form');
+  const opened = { ...draft };
+  let wasSubmitted = false;
+  /** A field that was only passed through is not wrong yet. */
+  const isPassedThrough = (key: keyof Draft) => !wasSubmitted && draft[key] === opened[key];
   const rules = Object.fromEntries(
     (Object.entries(fields) as [keyof Draft & string, FieldRule<Draft>][]).map(([key, field]) => [
       key,
       {
         trigger: ['blur', 'change'],
         validator: () => {
-          const complaint = complaintOf(draft, key, field);
+          const complaint = isPassedThrough(key) ? null : complaintOf(draft, key, field);
           return complaint === null || new Error(complaint);
         },
       } satisfies FormItemRule,
     ]),
   );
   async function submit(save: () => void): Promise<void> {
+    wasSubmitted = true;
     try {
       await form.value?.validate();
     } catch {
@@ -68,8 +73,12 @@ export function useForm<Draft extends object>(
     await nextTick();
     const root = form.value?.$el as HTMLElement | undefined;
     const unread = root?.querySelector<HTMLElement>('[aria-invalid="true"]');
-    if (unread) unread.focus();
-    else save();
+    if (unread) {
+      unread.focus();
+      return;
+    }
+    wasSubmitted = false;
+    save();
   }
   return { rules, submit };
 }

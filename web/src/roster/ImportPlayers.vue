@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import type { ChangeResult, HeadedCells } from '@tasche/contract';
+import { severalPlayers, type ChangeResult, type SeveralPlayers } from '@tasche/contract';
 import { counted, type DistanceUnit } from '@tasche/core';
 import { NButton } from 'naive-ui';
+import { useEventListener } from '@vueuse/core';
 import PageWindow from '../app/PageWindow.vue';
 import { v4 as newId } from 'uuid';
 import { computed, onBeforeUnmount, ref, shallowRef } from 'vue';
@@ -15,7 +16,7 @@ import ChoiceField from '../fields/ChoiceField.vue';
 import FileField from '../fields/FileField.vue';
 import { textOfFile } from '../files/text-of-file';
 import { clubsOfGamer, newPlayerCommands } from './new-player';
-import { listedCells, listedPlayers, type ListedPlayer } from './player-list';
+import { listedPlayers, type ListedPlayer } from './player-list';
 
 /**
  * A list of several players' clubs comes in: each is a new player with a gamer, looked at before anything is
@@ -27,7 +28,7 @@ const MAX_BYTES = 2_000_000;
 
 const fileName = ref('');
 const problem = ref('');
-const table = shallowRef<HeadedCells | null>(null);
+const list = shallowRef<SeveralPlayers | null>(null);
 const unit = ref<DistanceUnit>('yd');
 const hand = ref<'right' | 'left'>('right');
 /** Those added by an attempt that then failed: they are not added again, and are on the roster by then. */
@@ -35,9 +36,9 @@ const added = ref<readonly string[]>([]);
 const share = ref<number | null>(null);
 
 const players = computed((): ListedPlayer[] => {
-  if (!table.value) return [];
+  if (!list.value) return [];
   const known = [...props.known, ...added.value];
-  return listedPlayers(table.value, known, { distanceUnit: unit.value, takenOn: today() });
+  return listedPlayers(list.value.players, known, { distanceUnit: unit.value, takenOn: today() });
 });
 const fresh = computed(() => players.value.filter(({ isKnown, clubs }) => !isKnown && clubs.length > 0));
 const rejected = computed(() =>
@@ -59,22 +60,40 @@ const COLUMNS: readonly DataColumn<ListedPlayer>[] = [
 const REFUSED: readonly DataColumn<(typeof rejected.value)[number]>[] = [
   { id: 'line', head: 'Row', value: ({ line }) => line },
   { id: 'player', head: 'Player', value: ({ player }) => player },
+  { id: 'club', head: 'Club', value: ({ club }) => club },
   { id: 'head', head: 'Column', value: ({ head }) => head },
   { id: 'text', head: 'Found', value: ({ text }) => text },
   { id: 'why', head: 'Why', value: ({ reason }) => reason, isLong: true },
 ];
 
 async function choose(file: File): Promise<void> {
-  fileName.value = file.name;
-  problem.value = '';
-  table.value = null;
-  try {
+  await look(file.name, async () => {
     if (file.size > MAX_BYTES) throw new Error(`it is ${(file.size / 1e6).toFixed(1)} MB; 2 MB is the limit`);
-    table.value = listedCells(await textOfFile(file));
+    return textOfFile(file);
+  });
+}
+
+async function look(name: string, read: () => string | Promise<string>): Promise<void> {
+  fileName.value = name;
+  problem.value = '';
+  list.value = null;
+  try {
+    list.value = severalPlayers(await read());
   } catch (error) {
-    problem.value = `${file.name}: ${(error as Error).message}`;
+    problem.value = `${name}: ${(error as Error).message}`;
   }
 }
+
+/** What was copied from a spreadsheet or a message is read as a file would be. */
+useEventListener(document, 'paste', (event) => {
+  const text = event.clipboardData?.getData('text/plain') ?? '';
+  if (share.value !== null || text.trim() === '') return;
+  event.preventDefault();
+  void look('what was pasted', () => {
+    if (text.length > MAX_BYTES) throw new Error('it is longer than 2 MB, the limit');
+    return text;
+  });
+});
 
 let isStopped = false;
 /** One change a player, so that each can be taken back alone. */
@@ -109,8 +128,9 @@ onBeforeUnmount(() => (isStopped = true));
 <template>
   <PageWindow title="Import a list of bags" :px="820" @close="emit('close')">
     <p class="quiet">
-      One row per club, with a column for the player, saved as CSV or text. Each player is added to the roster
-      with a gamer; you see who before it happens.
+      As CSV or text: one row per club with a column for the player, each player’s name above their clubs, or
+      carries with the players along one side and the clubs along the other. Each player is added to the
+      roster with a gamer; you see who before it happens.
     </p>
     <FileField
       label="List of bags"
@@ -119,10 +139,15 @@ onBeforeUnmount(() => (isStopped = true));
       drop
       @file="choose"
     >
-      <b>{{ fileName || 'Choose a file' }}</b> <span class="quiet">or drop it here</span>
+      <template v-if="fileName"
+        ><b>{{ fileName }}</b> <span class="quiet">choose, drop or paste another</span></template
+      >
+      <template v-else
+        ><b>Choose a file</b> <span class="quiet">or drop it here, or paste the list</span></template
+      >
     </FileField>
     <ProblemLine :text="problem" />
-    <template v-if="table">
+    <template v-if="list">
       <div class="bar">
         <span>Carries in</span>
         <ChoiceField
@@ -145,10 +170,15 @@ onBeforeUnmount(() => (isStopped = true));
           :rows="players"
           :row-key="({ name }) => name"
         />
+        <p v-if="list.unnamedLines.length > 0" class="verdict warning">
+          ◆ Left out: {{ counted(list.unnamedLines.length, 'row') }} above the first player’s name ({{
+            list.unnamedLines.slice(0, 10).join(', ')
+          }}).
+        </p>
         <template v-if="rejected.length > 0">
           <p class="verdict warning">
-            ◆ {{ counted(rejected.length, 'cell') }} cannot be read: they stay empty, and a row without a club
-            is left out.
+            ◆ {{ counted(rejected.length, 'cell') }} cannot be read and will be empty; a row without a club is
+            left out.
           </p>
           <DataTable
             caption="Not imported"

@@ -1,11 +1,7 @@
 import {
-  headedText,
-  ofPlayer,
   planImport,
-  playersOf,
   readClubTable,
-  TableError,
-  type HeadedCells,
+  type PlayerCells,
   type RejectedCell,
   type TableOptions,
 } from '@tasche/contract';
@@ -16,22 +12,9 @@ export interface ListedPlayer {
   name: string;
   clubs: readonly NewClub[];
   /** Cells that cannot be taken, by the lines of the file. */
-  rejected: readonly (RejectedCell & { line: number })[];
+  rejected: readonly (RejectedCell & { line: number; club: string })[];
   /** A player with that name is on the roster already. */
   isKnown: boolean;
-}
-
-/**
- * The table of a file that holds several players' clubs.
- * @throws TableError where it is no table of clubs, or nothing says whose club a row is
- */
-export function listedCells(text: string): HeadedCells {
-  const table = headedText(text);
-  if (table.playerColumn === undefined)
-    throw new TableError(
-      'no column says whose club a row is; call one "player". One player’s clubs are imported on their bag’s page',
-    );
-  return table;
 }
 
 /**
@@ -39,20 +22,24 @@ export function listedCells(text: string): HeadedCells {
  * @param known names on the roster
  */
 export function listedPlayers(
-  table: HeadedCells,
+  players: readonly PlayerCells[],
   known: readonly string[],
   options: TableOptions,
 ): ListedPlayer[] {
   const plain = (name: string) => name.trim().toLowerCase();
   const onRoster = new Set(known.map(plain));
-  return playersOf(table).map((name) => {
-    const { heads, columns, cells, firstLine } = ofPlayer(table, name);
+  return players.map(({ player, table: { heads, columns, cells }, lineOf }) => {
     const { adds, rejected } = planImport(readClubTable(cells, columns, heads, options), []);
+    const clubColumn = columns.findIndex((found) => found?.column.id === 'name');
     return {
-      name,
+      name: player,
       clubs: adds,
-      rejected: rejected.map((cell) => ({ ...cell, line: cell.row + firstLine })),
-      isKnown: onRoster.has(plain(name)),
+      rejected: rejected.map((cell) => ({
+        ...cell,
+        line: lineOf(cell.row),
+        club: cells[cell.row]?.[clubColumn] ?? '',
+      })),
+      isKnown: onRoster.has(plain(player)),
     };
   });
 }

@@ -1,9 +1,9 @@
-import { parseChangeRequest, type ChangeRequest } from '@tasche/contract';
+import { parseChangeRequest, severalPlayers, type ChangeRequest } from '@tasche/contract';
 import { flushPromises, mount } from '@vue/test-utils';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import ImportPlayers from '../../src/roster/ImportPlayers.vue';
 import { clubsOfGamer, newPlayerCommands } from '../../src/roster/new-player';
-import { listedCells, listedPlayers } from '../../src/roster/player-list';
+import { listedPlayers } from '../../src/roster/player-list';
 import { freshPinia } from '../pinia';
 
 const OPTIONS = { distanceUnit: 'm', takenOn: '2026-11-28' } as const;
@@ -16,7 +16,7 @@ const LIST = [
   'Cy Dent,Bertha,,',
   'Dee Far,PW,46,110',
 ].join('\n');
-const read = (known: readonly string[] = []) => listedPlayers(listedCells(LIST), known, OPTIONS);
+const read = (known: readonly string[] = []) => listedPlayers(severalPlayers(LIST).players, known, OPTIONS);
 const ID = '11111111-1111-4111-8111-111111111111';
 const many = Array.from({ length: 16 }, (_one, i) => ({
   name: `${i}`,
@@ -34,7 +34,6 @@ describe('a list of several players’ clubs', () => {
     ]);
     expect(read()[1]!.rejected).toMatchObject([{ line: 4, head: 'Carry', text: 'far' }]);
     expect(read()[2]!.rejected).toMatchObject([{ line: 6, asks: 'kind' }]);
-    expect(() => listedCells('Club,Loft\nDriver,9\n')).toThrow('no column says whose club a row is');
   });
 
   it('becomes new players: a gamer of the clubs that are in it, the first fourteen where not given', () => {
@@ -106,6 +105,21 @@ describe('bringing it in', () => {
     await add();
     expect(sent).toHaveLength(2);
     expect(view.emitted('close')).toHaveLength(1);
+  });
+
+  it('is read from what is pasted as from a file; rows above the first name are left out, and said to be', async () => {
+    const { view, add } = await panel('Club,Loft\nDriver,9\n');
+    const paste = new Event('paste', { cancelable: true });
+    const text = 'Player\tClub\tCarry\n\tPW\t110\nEve Oak\tDriver\t240\n\t7i\t160\n';
+    Object.assign(paste, { clipboardData: { getData: () => text } });
+    document.dispatchEvent(paste);
+    await flushPromises();
+    expect(view.find('[role="alert"]').exists()).toBe(false);
+    expect(view.text()).toContain('Left out: 1 row above the first player’s name (2).');
+    await add();
+    expect(sent.map(({ why, commands }) => [why, commands.map((command) => command.do)])).toEqual([
+      ['from what was pasted', ['addPlayer', 'addClub', 'addClub', 'addBag']],
+    ]);
   });
 
   it('says why a file is not one', async () => {
