@@ -11,7 +11,7 @@ const LOFTS: Readonly<Record<ClubKind, readonly [number, number]>> = {
   hybrid: [13, 40],
   'driving iron': [13, 32],
   iron: [14, 52],
-  wedge: [40, 70],
+  wedge: [40, 64],
   chipper: [20, 50],
   putter: [0, 8],
 };

@@ -196,6 +196,12 @@ describe('a file of clubs as people keep it', () => {
       ['60', 60, 75],
       ['putter', undefined, undefined],
     ]);
+    // No wedge has that much loft.
+    expect(yards(['7i 150', 'SW 56', 'LW 70'])).toEqual([
+      ['7i', undefined, 150],
+      ['SW', 56, undefined],
+      ['LW', undefined, 70],
+    ]);
     expect(yards(['**Driver** (9°) – 285y', '3W (15) .... 260', '52 (08) 120'])).toEqual([
       ['Driver', 9, 285],
       ['3W', 15, 260],

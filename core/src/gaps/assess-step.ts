@@ -41,6 +41,10 @@ export function assessStep(step: Step, context: StepContext): StepReport {
       : { word: 'not known yet', severity: 'unknown' };
   }
 
+  // Two clubs for one job are that whatever stands between them.
+  const isDivided = step.betweenIds !== undefined && carry.word !== 'overlap' && carry.word !== 'either-or';
+  if (isDivided) carry = { word: 'not known yet', severity: 'unknown' };
+
   const cover = carry.word === 'wide' ? coverOf(step, owned) : undefined;
   if (cover) carry = { ...carry, word: 'covered', severity: carry.severity === 'error' ? 'warning' : 'fine' };
 
@@ -56,7 +60,7 @@ export function assessStep(step: Step, context: StepContext): StepReport {
       unit: 'm',
     });
   }
-  flags.push(...loftFlags(step, context, carry.word));
+  if (!isDivided) flags.push(...loftFlags(step, context, carry.word));
   const worst = flags.reduce<Severity>((severity, flag) => worseOf(severity, flag.severity), carry.severity);
   const report: StepReport = {
     upperId: step.upper.id,
@@ -76,7 +80,8 @@ export function assessStep(step: Step, context: StepContext): StepReport {
     flags,
   };
   // Set one by one: a hundred spreads a ladder are what makes it slow.
-  if (unsettled && !isAtLimit) report.seems = estimate.word;
+  if (isDivided) report.betweenIds = step.betweenIds!;
+  else if (unsettled && !isAtLimit) report.seems = estimate.word;
   if (carry.limitM !== undefined && !mixedUp) report.limitM = carry.limitM;
   if (carry.code !== undefined && !mixedUp) report.limitCode = carry.code;
   if (step.loftDeg !== undefined) report.loftDeg = step.loftDeg;
@@ -84,7 +89,7 @@ export function assessStep(step: Step, context: StepContext): StepReport {
   if (context.targetDeg !== undefined) report.targetDeg = context.targetDeg;
   if (cover) report.cover = cover;
   if (interval) report.interval = interval;
-  if (moreShots !== undefined) report.moreShots = moreShots;
+  if (moreShots !== undefined && !isDivided) report.moreShots = moreShots;
   if (step.carryM < overlapLimitM(context)) report.flight = flight;
   return report;
 }

@@ -1,6 +1,6 @@
 import { isFullSwing, loftFromName, type ClubKind } from '../clubs/index.js';
 import type { LadderClub } from '../spec/index.js';
-import { carryLadder } from './ladder.js';
+import { carryLadder, type Step } from './ladder.js';
 
 /** The kinds from the longest on, as they usually stand in a bag. */
 const USUAL_ORDER: readonly ClubKind[] = ['driver', 'fairway', 'hybrid', 'driving iron', 'iron', 'wedge'];
@@ -34,4 +34,15 @@ export function bagOrder<Club extends LadderClub>(clubs: readonly Club[]): Club[
     listed.splice(at === -1 ? listed.length : at, 0, club);
   }
   return [...listed, ...others.filter(({ kind }) => !isFullSwing(kind))];
+}
+
+/** Tells each step of a bag of the clubs without a carry that usually stand between its two. */
+export function tellOfBetween(steps: readonly Step[], clubs: readonly LadderClub[]): void {
+  if (clubs.every(({ kind, shots }) => shots.full || !isFullSwing(kind))) return;
+  const order = bagOrder(clubs);
+  const placeOf = new Map(order.map(({ id }, place) => [id, place]));
+  for (const step of steps) {
+    const between = order.slice(placeOf.get(step.upper.id)! + 1, placeOf.get(step.lower.id));
+    if (between.length > 0) step.betweenIds = between.map(({ id }) => id);
+  }
 }

@@ -3,6 +3,7 @@ import { stepVariance } from './certainty.js';
 import { carryStandardErrorM, isFullSwing } from '../clubs/index.js';
 import type { LadderClub } from '../spec/index.js';
 import { assessStep } from './assess-step.js';
+import { tellOfBetween } from './bag-order.js';
 import { isDriverStep, isModelled } from './judge-carry.js';
 import { flightDifference } from './flight-difference.js';
 import { headlineOf } from './headline.js';
@@ -39,6 +40,7 @@ export function gaps(clubs: readonly LadderClub[], options: GapOptions = {}): Ga
   const rungs = carryLadder(clubs);
   const raw = stepsOf(rungs);
   tellOfModelled(raw, clubs);
+  tellOfBetween(raw, clubs);
   const owned = ownedShots(clubs, settings.reliableShots);
   const targets = targetsOf(raw, owned, school, settings);
   const steps = raw.map((step, i) => assessStep(step, { owned, school, settings, own, ...targets[i]! }));
@@ -115,12 +117,14 @@ function targetsOf(
 ): { targetM?: number; targetDeg?: number }[] {
   if (school.measure === 'loft') {
     return steps.map((step) =>
-      isIronOrWedge(step.upper) && isIronOrWedge(step.lower) ? { targetDeg: school.targetDeg! } : {},
+      isIronOrWedge(step.upper) && isIronOrWedge(step.lower) && !step.betweenIds
+        ? { targetDeg: school.targetDeg! }
+        : {},
     );
   }
   // The step below a driver is judged apart, so it has no share in what the others should be.
   const counted = steps.filter((step) => !isDriverStep(step));
-  if (counted.length < TARGET_STEPS_MIN) return steps.map(() => ({}));
+  if (counted.reduce((sum, step) => sum + stepsIn(step), 0) < TARGET_STEPS_MIN) return steps.map(() => ({}));
   const spanM = counted.reduce((sum, step) => sum + step.carryM, 0);
   const regular = steps.map(
     (step) =>
@@ -130,18 +134,22 @@ function targetsOf(
   if (school.measure === 'widest-gap') {
     // Partial shots divide a step, so the even gap is smaller than the even step.
     const holes = steps.reduce((sum, step, i) => (regular[i] ? sum + dividedInto(step, owned) : sum), 0);
-    return regular.map((counts) => (counts && holes > 0 ? { targetM: spanM / holes } : {}));
+    return steps.map((step, i) =>
+      regular[i] && holes > 0 && !step.betweenIds ? { targetM: spanM / holes } : {},
+    );
   }
   const shares = steps.map((step, i) => (regular[i] ? school.share(step, settings) : 0));
-  if (settings.targetStepM > 0)
-    return shares.map((share) => (share > 0 ? { targetM: settings.targetStepM * share } : {}));
-  const whole = shares.reduce((sum, share) => sum + share, 0);
-  return shares.map((share) => (share > 0 ? { targetM: (spanM * share) / whole } : {}));
+  const whole = steps.reduce((sum, step, i) => sum + shares[i]! * stepsIn(step), 0);
+  const shareM = settings.targetStepM > 0 ? settings.targetStepM : spanM / whole;
+  return steps.map((step, i) => (shares[i]! > 0 && !step.betweenIds ? { targetM: shareM * shares[i]! } : {}));
 }
+
+/** A step in which clubs without a carry stand is really so many. */
+const stepsIn = ({ betweenIds = [] }: Step) => betweenIds.length + 1;
 
 function dividedInto(step: Step, owned: readonly OwnedShot[]): number {
   const widestGapM = widestGapOf(step, owned);
-  return widestGapM > 0 ? Math.max(1, Math.round(step.carryM / widestGapM)) : 1;
+  return Math.max(stepsIn(step), widestGapM > 0 ? Math.round(step.carryM / widestGapM) : 1);
 }
 
 function isIronOrWedge(club: LadderClub): boolean {

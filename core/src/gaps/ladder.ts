@@ -24,6 +24,8 @@ export interface Step {
    * is unknown.
    */
   loftDeg?: number | undefined;
+  /** Clubs without a carry that usually stand between the two. */
+  betweenIds?: readonly string[];
   /** Variance of its size, m2, where a carry of it is only modelled: the two are wrong together. */
   modelledVariance?: number;
 }

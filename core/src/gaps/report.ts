@@ -65,6 +65,8 @@ export interface StepReport {
   limitCode?: FlagCode;
   /** Those of its two clubs whose carry is the model's alone. */
   modelledIds: readonly string[];
+  /** Clubs without a carry that usually stand between its two; the step is not known until they have one. */
+  betweenIds?: readonly string[];
   flags: readonly Flag[];
   cover?: Cover;
   interval?: StepInterval;

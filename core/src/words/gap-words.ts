@@ -14,6 +14,7 @@ import {
   fromMetres,
   type DistanceUnit,
 } from '../units/index.js';
+import { listed } from './listed.js';
 import { shotName } from './shot-words.js';
 
 type Evenness = NonNullable<GapReport['evenness']>;
@@ -121,7 +122,20 @@ export function headlineWords(report: GapReport, unit: DistanceUnit): { title: s
         unit,
       ),
     };
-  return { title: 'An even bag.', text: evenness ? evenSentence(evenness, unit) : '' };
+  return {
+    title: isEven(report) ? 'An even bag.' : 'No step at fault.',
+    text: evenness ? evenSentence(evenness, unit) : '',
+  };
+}
+
+/** A bag is called even where its steps are off their targets by at most this share of them. Our choice. */
+const EVEN_SHARE = 0.25;
+
+function isEven({ evenness, steps }: GapReport): boolean {
+  if (!evenness) return true;
+  const targets = steps.flatMap(({ targetM, targetDeg }) => targetM ?? targetDeg ?? []);
+  const mean = targets.reduce((sum, target) => sum + target, 0) / targets.length;
+  return evenness.rms <= EVEN_SHARE * mean;
 }
 
 /** How much wider a step seems to be than it should; of steps not known yet the most matters most. */
@@ -204,7 +218,7 @@ function carrySentence(step: StepReport, report: GapReport, unit: DistanceUnit):
     case 'at the limit':
       return `${size}${target}: so near its limit that it is right either way.`;
     case 'not known yet':
-      return `${size}, ${unsettledWords(step, report, unit)}.`;
+      return `${size}${step.betweenIds ? betweenWords(step.betweenIds, report) : `, ${unsettledWords(step, report, unit)}`}.`;
     default:
       return `${size}${target}.`;
   }
@@ -226,6 +240,14 @@ function unsettledWords(step: StepReport, report: GapReport, unit: DistanceUnit)
         ? `more shots would not settle it: over ${MAX_MORE_SHOTS} shots with each would be needed`
         : `about ${moreShots} more shot${moreShots === 1 ? '' : 's'} with each would settle it`;
   return `somewhere from ${range}: not known yet whether it is ${seems}; ${settle}`;
+}
+
+/** "; the 9 iron belongs between them and has no carry yet". */
+function betweenWords(ids: readonly string[], report: GapReport): string {
+  const names = listed(ids.map((id) => `the ${nameIn(report, id)}`));
+  return ids.length === 1
+    ? `; ${names} belongs between them and has no carry yet`
+    : `; ${names} belong between them and have no carry yet`;
 }
 
 /** "the carry of the 5 iron is only modelled; type it or hit some shots". */

@@ -1,6 +1,8 @@
 import type { ClubKind } from '../clubs/index.js';
+import type { GapReport } from '../gaps/index.js';
 import { REMEDIES_FROM_CLUBS, type NoRemedies, type Remedy } from '../rounds/index.js';
 import { distanceNumber, formatDegrees, type DistanceUnit } from '../units/index.js';
+import { listed } from './listed.js';
 import { shotName } from './shot-words.js';
 
 const A: Record<ClubKind, string> = {
@@ -13,6 +15,14 @@ const A: Record<ClubKind, string> = {
   chipper: 'a chipper',
   putter: 'a putter',
 };
+
+/** More clubs than these are counted, not named. */
+const MAX_NAMED = 3;
+/** "the 9 iron has", "the 8 iron and the PW have", "7 more clubs have". */
+function clubsWords(names: readonly string[]): string {
+  if (names.length > MAX_NAMED) return `${names.length} more clubs have`;
+  return `${listed(names.map((name) => `the ${name}`))} ${names.length === 1 ? 'has' : 'have'}`;
+}
 
 /** "a wedge of 48.0°": a club the player does not own yet. @param loft as it is to stand there */
 export function clubOfLoftWords(kind: ClubKind, loft: string): string {
@@ -53,11 +63,13 @@ export function remedyWords(
 }
 
 /** Why nothing is advised of a bag, and what to do about it. */
-export function noRemediesWords(why: NoRemedies): string {
+export function noRemediesWords(why: NoRemedies, { unplaced }: Pick<GapReport, 'unplaced'>): string {
   switch (why) {
     case 'mixed up':
       return 'Correct it in the sheet; advice is worked out then.';
     case 'few clubs':
       return `What would help is worked out once ${REMEDIES_FROM_CLUBS} clubs have a carry or a loft.`;
+    case 'a carry missing':
+      return `What would help is worked out once ${clubsWords(unplaced.map(({ name }) => name))} a carry or a loft.`;
   }
 }

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { bagOrder, carryLadder, kindFromName, type LadderClub } from '../../src/index.js';
+import { bagOrder, carryLadder, gaps, kindFromName, type LadderClub } from '../../src/index.js';
 
 const club = (name: string, carryM?: number): LadderClub => ({
   id: name,
@@ -70,5 +70,42 @@ describe('the clubs of a bag as they are listed', () => {
         expect(order.map(({ id }) => id).filter((id) => ladder.includes(id))).toEqual(ladder);
       }),
     );
+  });
+});
+
+describe('a step where a club without a carry usually stands', () => {
+  const bag = [
+    club('Driver', 210),
+    club('3 wood', 192),
+    club('5 iron', 151),
+    club('7 iron', 133),
+    club('9 iron'),
+    club('PW', 96),
+  ];
+  const stepOf = (clubs: readonly LadderClub[], upperId: string) =>
+    gaps(clubs).steps.find((step) => step.upperId === upperId)!;
+
+  it('is not known, however wide it is, and counts as two in what the others should be', () => {
+    const divided = stepOf(bag, '7 iron');
+    expect(divided).toMatchObject({ word: 'not known yet', severity: 'unknown', betweenIds: ['9 iron'] });
+    expect([divided.targetM, divided.limitM, divided.flags]).toEqual([undefined, undefined, []]);
+    const wide = bag.map((one) => (one.name === 'PW' ? club('PW', 60) : one));
+    expect(gaps(wide).flags).toEqual([]);
+    expect(stepOf(wide, '3 wood').targetM).toBeCloseTo((192 - 60) / 4, 6);
+    const without = gaps(wide.filter(({ name }) => name !== '9 iron'));
+    expect(without.headline.flag).toMatchObject({ severity: 'error', clubIds: ['7 iron', 'PW'] });
+    // Once it has a carry it is a rung like any other.
+    const known = bag.map((one) => (one.name === '9 iron' ? club('9 iron', 115) : one));
+    expect(gaps(known).steps.every(({ betweenIds }) => betweenIds === undefined)).toBe(true);
+  });
+
+  it('of two clubs for one job stays an overlap', () => {
+    const alike = bag.map((one) => (one.name === 'PW' ? club('PW', 132) : one));
+    expect(stepOf(alike, '7 iron')).toMatchObject({ word: 'overlap', severity: 'warning' });
+  });
+
+  it('at the ends of the ladder there is none', () => {
+    const ends = [...bag.filter(({ name }) => name !== '9 iron'), club('LW'), club('putter')];
+    expect(gaps(ends).steps.map(({ betweenIds }) => betweenIds)).toEqual(Array(4).fill(undefined));
   });
 });

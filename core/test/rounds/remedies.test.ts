@@ -64,6 +64,9 @@ it('of a bag of which most is still to be written down a page advises nothing', 
   const bag = [club('driver', 'driver', 10, 250), club('7i', 'iron', 32, 160), club('PW', 'wedge', 46, 123)];
   expect(noRemediesFor(gaps(bag))).toBe('few clubs');
   expect(noRemediesFor(gaps(strongSetWedge()))).toBeUndefined();
+  const iron = strongSetWedge().find(({ kind }) => kind === 'iron')!;
+  const lacking = strongSetWedge().map((one) => (one.id === iron.id ? { ...one, shots: {} } : one));
+  expect(noRemediesFor(gaps(lacking))).toBe('a carry missing');
 });
 
 it('where no step is at fault, a sleeve is turned only of a club that was measured, and for what it is worth', () => {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { gaps, type LadderClub } from '../../src/index.js';
-import { bagEvennessWords, evennessChangeWords } from '../../src/words/index.js';
+import { bagEvennessWords, evennessChangeWords, headlineWords, stepSentence } from '../../src/words/index.js';
 
 /** A bag of irons from carries in yards; null where nobody has hit the club. */
 function report(carries: readonly (number | null)[]) {
@@ -38,5 +38,26 @@ describe('how even a bag was, and is', () => {
     expect(evennessChangeWords(unknown, even, 'yd')).toEqual({ before: 'not known yet', after: 'even' });
     expect(evennessChangeWords(uneven, one, 'yd')!.after).toBe('not known yet');
     expect(evennessChangeWords(unknown, one, 'yd')).toBeUndefined();
+  });
+});
+
+describe('what is said of a bag without a fault', () => {
+  it('is "even" where its steps are near their targets, and no more than that elsewhere', () => {
+    const title = (carries: readonly (number | null)[]) => headlineWords(report(carries), 'yd').title;
+    expect(title([200, 188, 176, 164, 152])).toBe('An even bag.');
+    expect(title([200, 186, 176, 162, 152])).toBe('An even bag.');
+    expect(title([200, 184.5, 176, 160.5, 152])).toBe('No step at fault.');
+  });
+
+  it('is that a step is not known where a club without a carry belongs into it', () => {
+    const divided = report([200, 188, 176, null, 152, null, null, 115]);
+    expect(headlineWords(divided, 'yd')).toEqual({
+      title: 'Two steps not known yet.',
+      text: '5 iron to 7 iron is 8.0° and 24 yd; the 6 iron belongs between them and has no carry yet.',
+    });
+    const { steps } = divided;
+    expect(stepSentence(steps.at(-1)!, divided, 'yd')).toBe(
+      '7 iron to 10 iron is 12.0° and 37 yd; the 8 iron and the 9 iron belong between them and have no carry yet.',
+    );
   });
 });

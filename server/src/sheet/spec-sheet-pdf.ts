@@ -2,6 +2,7 @@ import type { ClubView, PlayerView } from '@tasche/contract';
 import { showQuantity } from '@tasche/contract';
 import {
   bagEvennessWords,
+  bagOrder,
   counted,
   gappingStrategyOf,
   COMMITTEE_DECIDES,
@@ -11,7 +12,6 @@ import {
   formatDegrees,
   gaps,
   headlineWords,
-  isFullSwing,
   ladderClub,
   placedClubs,
   playingLoft,
@@ -72,6 +72,8 @@ export default async function specSheetPdf({
   const findings = bagFindings(ladderClubs, player.gapSettings);
   const nameOf = (id: string) => clubs.find((club) => club.id === id)?.name ?? '';
   const evenness = bagEvennessWords(report, unit);
+  const byId = new Map(clubs.map((club) => [club.id, club]));
+  const sorted = bagOrder(ladderClubs).map(({ id }) => byId.get(id)!);
   const document: TDocumentDefinitions = {
     pageSize: 'A4',
     pageOrientation: 'landscape',
@@ -91,7 +93,7 @@ export default async function specSheetPdf({
         ],
         margin: [0, 0, 0, 10],
       },
-      sheetTable(clubs, report, unit, builder),
+      sheetTable(sorted, report, unit, builder),
       {
         text: [
           { text: `${headline.title} `, bold: true, color: COLOURS[report.headline.severity] },
@@ -115,16 +117,13 @@ export default async function specSheetPdf({
   return pdfOf(document);
 }
 
+/** @param clubs in the order they are listed in */
 function sheetTable(
   clubs: readonly ClubView[],
   report: GapReport,
   unit: DistanceUnit,
   builder: boolean,
 ): Content {
-  const order = new Map(report.rungs.map((rung, i) => [rung.clubId, i]));
-  const last = report.rungs.length;
-  const place = (club: ClubView) => order.get(club.id) ?? (isFullSwing(club.kind) ? last : last + 1);
-  const sorted = [...clubs].sort((a, b) => place(a) - place(b));
   const heads = [
     'Club',
     'Loft',
@@ -162,7 +161,7 @@ function sheetTable(
       ],
       body: [
         heads.map((text): TableCell => ({ text, color: QUIET, fontSize: 7.5 })),
-        ...sorted.map((club) =>
+        ...clubs.map((club) =>
           clubRow(
             club,
             report.steps.find((step) => step.upperId === club.id),

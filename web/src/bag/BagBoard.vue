@@ -45,7 +45,7 @@ const railPx = computed(() => Math.max(MIN_RAIL_PX, sheetPx.value));
       <LadderRibs
         class="ribs"
         :report="ladder.report.value"
-        :rows="rows"
+        :row-ids="ladder.rows.value.map(({ id }) => id)"
         :row-px="rowPx"
         :head-px="headPx"
         :unit="ladder.unit.value"

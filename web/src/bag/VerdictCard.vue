@@ -115,7 +115,7 @@ function stepWords(step: StepReport): string {
       </span>
     </p>
     <p v-else-if="!trial && noRemedies && !readOnly" class="quiet small">
-      {{ noRemediesWords(noRemedies) }}
+      {{ noRemediesWords(noRemedies, report) }}
     </p>
     <p v-else-if="!trial && remedies && atFault && !readOnly" class="quiet small">
       Nothing in the locker or on the bench fixes this without costing more elsewhere.

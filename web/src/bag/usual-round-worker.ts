@@ -33,7 +33,8 @@ const api = {
   remedies(question: UsualQuestion): Remedy[] | null {
     const round = roundOf(question.request);
     if (!round) return null;
-    const report = gaps(clubsOfIds(round.clubs, question.bagIds), question.options);
+    // As they stand on the page: one whose carry is not known either has no place in the round.
+    const report = gaps(clubsOfIds(question.request.clubs, question.bagIds), question.options);
     return noRemediesFor(report)
       ? []
       : usualRemedies(round, question, { conditions: question.request.from.conditions });

@@ -19,8 +19,8 @@ import { MARKS } from './marks';
  */
 const props = defineProps<{
   report: GapReport;
-  /** Rows of the sheet beside it; the first of them are the rungs, in order. */
-  rows: number;
+  /** The clubs in the rows of the sheet beside it; the rungs are among them, in order. */
+  rowIds: readonly string[];
   rowPx: number;
   headPx: number;
   unit: DistanceUnit;
@@ -45,7 +45,17 @@ const pxPerM = computed(() =>
 const pxPerDeg = computed(
   () => (spine.value - 46) / Math.max(8, ...props.report.steps.map((step) => step.loftDeg ?? 0)),
 );
-const height = computed(() => props.headPx + Math.max(props.rows, props.report.rungs.length) * props.rowPx);
+/** The row a club stands in. */
+const rowOf = computed(() => new Map(props.rowIds.map((id, row) => [id, row])));
+/** Where a step is: between the rows of its clubs, or in their middle where others stand between. */
+const yOf = ({ upperId, lowerId }: StepReport, i: number) => {
+  const [upper, lower] = [rowOf.value.get(upperId) ?? i, rowOf.value.get(lowerId) ?? i + 1];
+  return props.headPx + ((upper + lower + 1) / 2) * props.rowPx;
+};
+const lastRow = computed(
+  () => (rowOf.value.get(props.report.rungs.at(-1)?.clubId ?? '') ?? props.report.rungs.length - 1) + 1,
+);
+const height = computed(() => props.headPx + Math.max(props.rowIds.length, lastRow.value) * props.rowPx);
 const target = computed(() => {
   const targets = new Set(
     props.report.steps.flatMap((step) => (step.targetM === undefined ? [] : [step.targetM.toFixed(3)])),
@@ -78,7 +88,7 @@ const ribs = computed<Rib[]>(() =>
     return {
       step,
       carryPx,
-      y: props.headPx + (i + 1) * props.rowPx,
+      y: yOf(step, i),
       loftPx: Math.max(0, step.loftDeg ?? 0) * pxPerDeg.value,
       ...(step.interval && { low: at(step.interval.lowM), high: at(step.interval.highM) }),
       ...(step.targetM !== undefined && { targetX: at(step.targetM) }),
@@ -135,7 +145,7 @@ function labelX(rib: Rib): number {
         :x1="spine"
         :x2="spine"
         :y1="headPx + 4"
-        :y2="headPx + report.rungs.length * rowPx - 4"
+        :y2="headPx + lastRow * rowPx - 4"
         class="spine"
       />
       <g

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { REMEDIES_FROM_CLUBS, clubsOfIds, isFullSwing, noRemediesWords, remedyWords } from '@tasche/core';
+import { clubsOfIds, gaps, noRemediesFor, noRemediesWords, remedyWords } from '@tasche/core';
 import { computed } from 'vue';
 import { gainWords } from '../bag/gain-words';
 import { gamerQuestion } from '../bag/gamer-question';
@@ -18,23 +18,20 @@ const unit = computed(() => settings.unitFor(store.sheet!.player.distanceUnit));
 const nameOf = store.nameOf;
 const question = computed(() => (store.may('makeGamer') ? gamerQuestion(store) : null));
 const { remedies } = useUsualRound(question);
-const gamer = computed(() =>
-  question.value ? clubsOfIds(question.value.request.clubs, question.value.bagIds) : [],
+const report = computed(() =>
+  question.value
+    ? gaps(clubsOfIds(question.value.request.clubs, question.value.bagIds), question.value.options)
+    : null,
 );
+const noRemedies = computed(() => report.value && noRemediesFor(report.value));
 const mixedUp = computed(() => mixedUpSentences(store, question.value?.bagIds ?? []));
-const isShort = computed(
-  () =>
-    gamer.value.filter(
-      ({ kind, loftDeg, shots }) => isFullSwing(kind) && (shots.full !== undefined || loftDeg !== undefined),
-    ).length < REMEDIES_FROM_CLUBS,
-);
 </script>
 
 <template>
   <MixedUpLines
-    v-if="question && mixedUp.length > 0"
+    v-if="question && report && mixedUp.length > 0"
     :club-ids="question.bagIds"
-    :says="noRemediesWords('mixed up')"
+    :says="noRemediesWords('mixed up', report)"
   />
   <p v-else-if="question && remedies" class="advice small" role="status">
     <template v-if="remedies.length > 0">
@@ -44,7 +41,7 @@ const isShort = computed(
       </span>
       <RouterLink :to="{ name: 'bag', params: { playerId } }">Try it on the bag</RouterLink>
     </template>
-    <span v-else-if="isShort" class="quiet">{{ noRemediesWords('few clubs') }}</span>
+    <span v-else-if="noRemedies && report" class="quiet">{{ noRemediesWords(noRemedies, report) }}</span>
     <span v-else class="quiet">Nothing in this locker makes the gamer better for a usual round.</span>
   </p>
 </template>

@@ -53,7 +53,7 @@ const headline = computed(() => headlineWords(props.report, props.unit));
     />
     <LadderRibs
       :report="report"
-      :rows="rows.length"
+      :row-ids="rows.map(({ id }) => id)"
       :row-px="ROW_PX"
       :head-px="HEAD_PX"
       :unit="unit"

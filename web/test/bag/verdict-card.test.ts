@@ -77,6 +77,12 @@ describe('the verdict on a bag', () => {
     expect(text).toContain('What would help is worked out once 5 clubs have a carry or a loft.');
   });
 
+  it('of a bag with a club that has no place it advises nothing, and says what would change that', () => {
+    const lacking = even.map((one, i) => (i === 2 ? { ...one, shots: {} } : one));
+    const text = card([...lacking, iron('54', 54, 80)], { remedies: [] }).text();
+    expect(text).toContain(`What would help is worked out once the ${even[2]!.name} has a carry or a loft.`);
+  });
+
   it('of a pair mixed up nothing is said but that, and that it is to be put right', () => {
     const slip = [...even.slice(0, 4), iron('54', 5.4, 80)];
     const text = card(slip, { remedies: [] }).text();
