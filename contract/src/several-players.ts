@@ -60,13 +60,18 @@ const MAX_NAME_CHARACTERS = 60;
 const PART_OF_BAG =
   /\b(bags?|gamers?|lockers?|back-?ups?|spares?|reserves?|others?|rest|clubs?|set|notes?)\b/i;
 
+/** What stands behind a heading, or makes it bold. */
+const MARKS = '#*_: ';
+
 /** The name a line says and nothing else: "Ann Bell", "## Ann Bell", "Player: Ann Bell:". */
 function nameInLine(row: readonly string[]): string | undefined {
   const said = row.map((cell) => cell.trim()).filter((cell) => cell !== '');
   if (said.length !== 1 || said[0]!.length > MAX_NAME_CHARACTERS) return undefined;
-  const name = said[0]!
-    .replace(/^[#*_\s]+|[#*_:\s]+$/g, '')
-    .replace(/^(player|golfer|name)\s*:\s*/i, '')
+  const letters = [...said[0]!.replace(/^[#*_\s]+/, '').replace(/^(player|golfer|name)\s*:/i, '')];
+  const end = letters.findLastIndex((letter) => !MARKS.includes(letter));
+  const name = letters
+    .slice(0, end + 1)
+    .join('')
     .trim();
   const isName = /\p{L}{2}/u.test(name) && !/\d/.test(name);
   return isName && !PART_OF_BAG.test(name) && kindFromName(name) === undefined ? name : undefined;

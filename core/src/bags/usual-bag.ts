@@ -1,4 +1,10 @@
-import type { ClubKind } from '../clubs/index.js';
+import {
+  DRIVER_LOFT_DEG,
+  IRON_LOFT_DEG,
+  PITCHING_WEDGE_LOFT_DEG,
+  WOOD_LOFT_DEG,
+  type ClubKind,
+} from '../clubs/index.js';
 import { InvalidInputError } from '../invalid-input-error.js';
 
 /** How many clubs of each sort a bag holds beside the driver, the irons and the putter. */
@@ -27,22 +33,15 @@ export const USUAL_MAKE_UP: MakeUp = { woods: 2, hybrids: 1, wedges: 3 };
 
 /** Rule 4.1b. */
 const CLUBS = 14;
-/** Usual lofts in degrees by number. Common practice, no source. */
-const WOODS: readonly [number, number][] = [
-  [3, 15],
-  [5, 18],
-  [7, 21],
-];
-const IRONS: Readonly<Record<number, number>> = { 3: 20, 4: 22.5, 5: 25.5, 6: 28.5, 7: 32, 8: 36, 9: 41 };
-
-const PITCHING_WEDGE_DEG = 45;
+/** Numbers of the woods and irons there may be, the longest first. */
+const WOODS = [3, 5, 7];
+const IRONS = [3, 4, 5, 6, 7, 8, 9];
 const WEDGES: Readonly<Record<number, readonly number[]>> = {
   1: [54],
   2: [50, 56],
   3: [50, 54, 58],
   4: [48, 52, 56, 60],
 };
-const DRIVER_DEG = 10.5;
 /** Clubs nearer than this in loft do the same job. Degrees; common practice, no source. */
 const LEAST_STEP_DEG = 2.5;
 
@@ -61,26 +60,29 @@ export function usualBag(makeUp: MakeUp): UsualClub[] {
       throw new InvalidInputError(part, `must be a whole number between ${min} and ${max}, not ${count}`);
   }
   const { woods, hybrids, wedges } = makeUp;
-  const fairways = WOODS.slice(0, woods);
-  const lastWoodDeg = fairways.at(-1)?.[1] ?? DRIVER_DEG + LEAST_STEP_DEG;
+  const fairways = WOODS.slice(0, woods).map((number) => ({ number, loftDeg: WOOD_LOFT_DEG[number]! }));
+  const lastWoodDeg = fairways.at(-1)?.loftDeg ?? DRIVER_LOFT_DEG + LEAST_STEP_DEG;
   // Driver, pitching wedge and putter are always there.
   const room = CLUBS - 3 - woods - hybrids - wedges;
-  const irons = Object.entries(IRONS)
-    .map(([number, loftDeg]) => ({ number: Number(number), loftDeg }))
+  const irons = IRONS.map((number) => ({ number, loftDeg: IRON_LOFT_DEG[number]! }))
     .filter(({ loftDeg }) => loftDeg >= lastWoodDeg + LEAST_STEP_DEG * (hybrids + 1))
     .slice(-room);
   const { number: firstIron, loftDeg: firstIronDeg } = irons[0]!;
   const betweenDeg = (firstIronDeg - lastWoodDeg) / (hybrids + 1);
   return [
-    { name: 'Driver', kind: 'driver', loftDeg: DRIVER_DEG },
-    ...fairways.map(([number, loftDeg]): UsualClub => ({ name: `${number} wood`, kind: 'fairway', loftDeg })),
+    { name: 'Driver', kind: 'driver', loftDeg: DRIVER_LOFT_DEG },
+    ...fairways.map(({ number, loftDeg }): UsualClub => ({
+      name: `${number} wood`,
+      kind: 'fairway',
+      loftDeg,
+    })),
     ...Array.from({ length: hybrids }, (_one, i): UsualClub => ({
       name: `Hybrid ${firstIron - hybrids + i}`,
       kind: 'hybrid',
       loftDeg: Math.round((lastWoodDeg + betweenDeg * (i + 1)) * 2) / 2,
     })),
     ...irons.map(({ number, loftDeg }): UsualClub => ({ name: `${number} iron`, kind: 'iron', loftDeg })),
-    { name: 'PW', kind: 'wedge', loftDeg: PITCHING_WEDGE_DEG },
+    { name: 'PW', kind: 'wedge', loftDeg: PITCHING_WEDGE_LOFT_DEG },
     ...WEDGES[wedges]!.map((loftDeg): UsualClub => ({ name: String(loftDeg), kind: 'wedge', loftDeg })),
     { name: 'Putter', kind: 'putter', loftDeg: 3 },
   ];

@@ -2,7 +2,7 @@ import { isFullSwing, shotKindsIn, type Shot, type ShotKind } from '../clubs/ind
 import { placedClubs } from '../carry/index.js';
 import type { Conditions } from '../conditions/index.js';
 import type { CourseGround } from '../courses/index.js';
-import { gaps, type GapOptions, type StepReport } from '../gaps/index.js';
+import { bagOrder, gaps, type GapOptions, type StepReport } from '../gaps/index.js';
 import {
   moveShot,
   movedShot,
@@ -107,13 +107,11 @@ export function distanceCard({ clubs, bagIds, from, day, steps, gapOptions }: Ca
   const made = inBag
     .filter(({ kind }) => isFullSwing(kind))
     .map((club) => clubThere(club, from, there, day, steps));
-  const lengthOf = ({ shots }: CardClub) => Math.max(0, ...shots.map(({ carryM }) => carryM));
-  const report = gaps(
-    made.map(({ moved }) => moved),
-    gapOptions,
-  );
+  const movedClubs = made.map(({ moved }) => moved);
+  const cards = new Map(made.map(({ card }) => [card.id, card]));
+  const report = gaps(movedClubs, gapOptions);
   return {
-    clubs: made.map(({ card }) => card).sort((a, b) => lengthOf(b) - lengthOf(a)),
+    clubs: bagOrder(movedClubs).map(({ id }) => cards.get(id)!),
     uncovered: report.steps
       .filter(({ word }) => word === 'wide')
       .map(({ upperId, lowerId, widestGapM }) => ({ upperId, lowerId, widestGapM }))

@@ -1,7 +1,9 @@
 import {
   STATED_CARRY_SHARE,
+  USUAL_LOFT_SHARE,
   carryErrorM,
   carryStandardErrorM,
+  loftOrUsual,
   type ClubKind,
   type Shot,
 } from '../clubs/index.js';
@@ -40,6 +42,11 @@ export function sharedVariance(a: Place, b: Place): number {
     PER_TEN_DEGREES ** 2 * ((a.loftDeg - 32) / 10) * ((b.loftDeg - 32) / 10) +
     WAVE ** 2 * Math.exp(-((a.loftDeg - b.loftDeg) ** 2) / (2 * WAVE_DEG ** 2))
   );
+}
+
+/** How much a carry is less sure for a loft that is only the usual one: one standard deviation, as a share. */
+export function usualLoftShare({ loftDeg }: { loftDeg?: number | undefined }): number {
+  return loftDeg === undefined ? USUAL_LOFT_SHARE : 0;
 }
 
 /** How closely a measured or stated carry is known: one standard deviation, as a share of it. */
@@ -87,10 +94,14 @@ export function carryErrors(clubs: readonly LadderClub[]): CarryErrors {
 interface Placed {
   place: Place | undefined;
   full: Shot | undefined;
+  /** Of the club alone: its build, and a loft that is only the usual one. */
+  own: number;
 }
 
-function placedOf({ kind, loftDeg, shots: { full } }: LadderClub): Placed {
-  return { place: placeOf(kind, loftDeg), full };
+function placedOf(club: LadderClub): Placed {
+  const place = placeOf(club.kind, loftOrUsual(club));
+  const own = BUILD_SHARE ** 2 + (place ? usualLoftShare(club) ** 2 : WHOLE ** 2);
+  return { place, full: club.shots.full, own };
 }
 
 function processOf(placed: readonly Placed[]) {
@@ -100,15 +111,11 @@ function processOf(placed: readonly Placed[]) {
     known.map(() => 0),
     known.map(({ full }) => knownShare(full!) ** 2),
     (a: Placed, b: Placed) =>
-      (a.place && b.place ? sharedVariance(a.place, b.place) : 0) + (a === b ? ownVariance(a) : 0),
+      (a.place && b.place ? sharedVariance(a.place, b.place) : 0) + (a === b ? a.own : 0),
   );
 }
 
-/** A club without a loft shares nothing with the others that is known. */
+/** A club of which not even a usual loft is known shares nothing with the others. */
 function placeOf(kind: ClubKind, loftDeg: number | undefined): Place | undefined {
   return loftDeg === undefined ? undefined : { kind, loftDeg };
-}
-
-function ownVariance({ place }: Placed): number {
-  return BUILD_SHARE ** 2 + (place ? 0 : WHOLE ** 2);
 }

@@ -1,11 +1,11 @@
-import type { ClubKind, Shot } from '../clubs/index.js';
+import { loftOrUsual, type ClubKind, type LoftedClub, type Shot } from '../clubs/index.js';
 import type { LadderClub } from '../spec/index.js';
 import { airOf, BASELINE, type Conditions } from '../conditions/index.js';
 import { fly, type Flight } from '../flight/index.js';
 import { impact, stockDelivery, TOUR_SEVEN_IRON_MPS } from '../impact/index.js';
 import { InvalidInputError, requireWithin } from '../invalid-input-error.js';
 import { NORMAL_95, gaussianProcess, falling } from '../statistics/index.js';
-import { BUILD_SHARE, knownShare, sharedVariance, type Place } from './carry-covariance.js';
+import { BUILD_SHARE, knownShare, sharedVariance, usualLoftShare, type Place } from './carry-covariance.js';
 import { SWING_SPEEDS_MPS, launchOfShot } from './launch-of-shot.js';
 
 /** A number with half its 95 % interval. */
@@ -30,6 +30,20 @@ export function modelledShot({ carryM, apexM, descentDeg }: CarryEstimate): Shot
     descentDeg: descentDeg.value,
     source: 'modelled',
   };
+}
+
+/**
+ * The full shot of a club as a curve predicts it, by its loft or the usual one for its name; the second is less
+ * sure. Undefined where there is neither.
+ * @throws InvalidInputError naming the field
+ */
+export function predictedOf(curve: CarryCurve, club: LoftedClub): CarryEstimate | undefined {
+  const loftDeg = loftOrUsual(club);
+  if (loftDeg === undefined) return undefined;
+  const found = curve.at(club.kind, loftDeg);
+  const { value, plusMinus } = found.carryM;
+  const unsure = NORMAL_95 * usualLoftShare(club) * value;
+  return { ...found, carryM: { value, plusMinus: Math.hypot(plusMinus, unsure) } };
 }
 
 export interface CarryCurve {
@@ -75,16 +89,19 @@ const LAND = { player: 2.5, club: 2 };
  * A player's own curve of carry over loft: the stock swing at the player's speed, bent to the clubs whose
  * carry is known by a Gaussian process over kind and loft, and made to fall with loft within a kind. Modelled
  * shots are never learnt from.
- * @param clubs those with a loft and a full shot, measured or stated, count; any others are passed over
+ * @param clubs those with a full shot, measured or stated, and a loft, their own or the usual one, count; any
+ * others are passed over
  * @param conditions the air the carries are known in
  */
 export function carryCurve(clubs: readonly LadderClub[], conditions: Conditions = BASELINE): CarryCurve {
   const air = airOf(conditions);
-  const known = clubs.flatMap(({ kind, loftDeg, shots: { full } }) =>
-    kind === 'putter' || loftDeg === undefined || !full || full.source === 'modelled'
+  const known = clubs.flatMap((club) => {
+    const { kind, shots } = club;
+    const loftDeg = loftOrUsual(club);
+    return kind === 'putter' || loftDeg === undefined || !shots.full || shots.full.source === 'modelled'
       ? []
-      : [{ kind, loftDeg, full }],
-  );
+      : [{ kind, loftDeg, full: shots.full, loftShare: usualLoftShare(club) }];
+  });
   const stockCarryM = (place: Place, speedMps: number) =>
     fly(impact(stockDelivery(place.kind, place.loftDeg, speedMps)), air).carryM *
     Math.exp(KIND_MEAN[place.kind] ?? 0);
@@ -96,7 +113,7 @@ export function carryCurve(clubs: readonly LadderClub[], conditions: Conditions 
   const process = gaussianProcess<Place>(
     known,
     known.map((club) => Math.log(club.full.carryM / stockCarryM(club, sevenIronSpeedMps))),
-    known.map(({ full }) => knownShare(full) ** 2 + BUILD_SHARE ** 2),
+    known.map(({ full, loftShare }) => knownShare(full) ** 2 + BUILD_SHARE ** 2 + loftShare ** 2),
     sharedVariance,
   );
 

@@ -2,26 +2,27 @@ import { carryErrorM, isFullSwing, type Shot, type ShotKind } from '../clubs/ind
 import type { BuildChange, LadderClub } from '../spec/index.js';
 import { BASELINE, type Conditions } from '../conditions/index.js';
 import { NORMAL_95 } from '../statistics/index.js';
-import { carryCurve, modelledShot, type CarryCurve } from './carry-curve.js';
+import { carryCurve, modelledShot, predictedOf, type CarryCurve } from './carry-curve.js';
 import { whatIf } from './what-if.js';
 
 /**
  * Clubs with a place on the ladder for those whose full carry is not known: what the player's own other clubs
  * predict for their kind and loft, marked as modelled, with its interval (about a third either way where no
  * carry is known at all). A shot taken before the club was bent or rebuilt is moved by the model and
- * marked as modelled. What is known stays as it is; a club without a loft, or with one no such club has,
- * stays without.
+ * marked as modelled. What is known stays as it is; a club without a loft has the one usual for its name, and one
+ * of which that says nothing, or whose loft no such club has, stays without.
  * @param conditions the air the carries are known in
  */
 export function placedClubs(clubs: readonly LadderClub[], conditions: Conditions = BASELINE): LadderClub[] {
   let curve: CarryCurve | undefined;
   const standing = clubs.map((club) => changedClub(club, conditions));
   return standing.map((club) => {
-    const { kind, loftDeg, shots } = club;
-    if (!isFullSwing(kind) || shots.full || loftDeg === undefined) return club;
+    const { kind, shots } = club;
+    if (!isFullSwing(kind) || shots.full) return club;
     try {
       curve ??= carryCurve(standing, conditions);
-      return { ...club, shots: { ...shots, full: modelledShot(curve.at(kind, loftDeg)) } };
+      const predicted = predictedOf(curve, club);
+      return predicted ? { ...club, shots: { ...shots, full: modelledShot(predicted) } } : club;
     } catch {
       return club;
     }

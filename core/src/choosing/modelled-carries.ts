@@ -1,4 +1,4 @@
-import { carryCurve, type CarryCurve } from '../carry/index.js';
+import { carryCurve, predictedOf, type CarryCurve } from '../carry/index.js';
 import { isFullSwing, type Shot, type ShotKind, shotsIn, ownShotName } from '../clubs/index.js';
 import type { LadderClub } from '../spec/index.js';
 import { BASELINE, type Conditions } from '../conditions/index.js';
@@ -56,13 +56,12 @@ export function withModelledCarries(
   return clubs.map(withTwinsShots).map((club) => {
     const {
       kind,
-      loftDeg,
       shots: { full },
     } = club;
     if (!isFullSwing(kind) || (full && full.totalM !== undefined && full.apexM !== undefined)) return club;
-    if (!full && loftDeg === undefined) return club;
     try {
-      const predicted = loftDeg === undefined ? undefined : curveOf().at(kind, loftDeg);
+      const predicted = predictedOf(curveOf(), club);
+      if (!full && !predicted) return club;
       const carryM = full?.carryM ?? predicted!.carryM.value;
       const nearest = nearestTo(runs, carryM);
       const filled: Shot = {

@@ -8,6 +8,16 @@ export {
   loftFromName,
 } from './kinds.js';
 export {
+  type LoftedClub,
+  DRIVER_LOFT_DEG,
+  IRON_LOFT_DEG,
+  PITCHING_WEDGE_LOFT_DEG,
+  USUAL_LOFT_SHARE,
+  WOOD_LOFT_DEG,
+  loftOrUsual,
+  usualLoftOf,
+} from './usual-loft.js';
+export {
   type ShotKind,
   type UsualShotKind,
   SHOT_KINDS,

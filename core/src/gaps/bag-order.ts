@@ -1,22 +1,14 @@
-import { isFullSwing, loftFromName, type ClubKind } from '../clubs/index.js';
+import { isFullSwing, loftOrUsual, type ClubKind } from '../clubs/index.js';
 import type { LadderClub } from '../spec/index.js';
 import { carryLadder, type Step } from './ladder.js';
 
 /** The kinds from the longest on, as they usually stand in a bag. */
 const USUAL_ORDER: readonly ClubKind[] = ['driver', 'fairway', 'hybrid', 'driving iron', 'iron', 'wedge'];
-/** Lofts that wedges called by a letter usually have, degrees; common practice, no source. */
-const LETTER_LOFT_DEG: Readonly<Record<string, number>> = { p: 46, g: 50, a: 50, u: 50, s: 56, l: 60 };
-
 /** Where a club usually stands, by its kind and what it is called: less is longer. */
-function usualPlace({ kind, name, loftDeg }: LadderClub): number {
+function usualPlace(club: LadderClub): number {
   const within =
-    kind === 'wedge'
-      ? (loftDeg ??
-        loftFromName(name, kind) ??
-        LETTER_LOFT_DEG[/^[pgausl](?=\/?w|$)/i.exec(name.trim())?.[0].toLowerCase() ?? ''] ??
-        0)
-      : Number(/\d{1,2}/.exec(name)?.[0] ?? 0);
-  return USUAL_ORDER.indexOf(kind) * 100 + within;
+    club.kind === 'wedge' ? (loftOrUsual(club) ?? 0) : Number(/\d{1,2}/.exec(club.name)?.[0] ?? 0);
+  return USUAL_ORDER.indexOf(club.kind) * 100 + within;
 }
 
 /**

@@ -1,5 +1,5 @@
 import { launchOfShot } from '../carry/index.js';
-import { carryErrorM, type ClubKind, type Shot } from '../clubs/index.js';
+import { carryErrorM, loftOrUsual, type ClubKind, type LoftedClub, type Shot } from '../clubs/index.js';
 import { fly, type Flight, type Launch } from '../flight/index.js';
 import { ballSpeedRatio, isSlowerThanTables } from '../impact/index.js';
 import { run, groundOf, type Surface } from '../run-out/index.js';
@@ -61,12 +61,8 @@ export interface SwungShot {
 }
 
 /** Finds the swing behind a shot; done once, for many places. */
-export function swingOf(
-  club: { kind: ClubKind; loftDeg?: number | undefined },
-  shot: Shot,
-  from: PlayingConditions,
-): SwungShot {
-  const known = launchOfShot(club.kind, club.loftDeg, shot.carryM, airOf(from.conditions), shot.apexM);
+export function swingOf(club: LoftedClub, shot: Shot, from: PlayingConditions): SwungShot {
+  const known = launchOfShot(club.kind, loftOrUsual(club), shot.carryM, airOf(from.conditions), shot.apexM);
   const { landSpeedMps, descentDeg, landSpinRpm } = known.flight;
   return {
     kind: club.kind,

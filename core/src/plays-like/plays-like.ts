@@ -1,5 +1,5 @@
 import { SWING_SPEEDS_MPS, USUAL_LOFT_DEG } from '../carry/index.js';
-import type { ClubKind } from '../clubs/index.js';
+import { loftOrUsual, type LoftedClub } from '../clubs/index.js';
 import { fly } from '../flight/index.js';
 import { ballSpeedRatio, impact, stockDelivery } from '../impact/index.js';
 import { InvalidInputError } from '../invalid-input-error.js';
@@ -24,7 +24,7 @@ export interface PlaysLike {
  * @throws InvalidInputError naming the field, or `distanceM` where no swing of the club carries so far
  */
 export function playsLike(
-  club: { kind: ClubKind; loftDeg?: number | undefined },
+  club: LoftedClub,
   distanceM: number,
   conditions: Conditions,
   baseline: Conditions = BASELINE,
@@ -32,7 +32,7 @@ export function playsLike(
   requireConditions(conditions);
   const level = { ...baseline, targetElevationM: 0 };
   const launchAt = (speedMps: number) =>
-    impact(stockDelivery(club.kind, club.loftDeg ?? USUAL_LOFT_DEG[club.kind], speedMps));
+    impact(stockDelivery(club.kind, loftOrUsual(club) ?? USUAL_LOFT_DEG[club.kind], speedMps));
   const home = airOf(level);
 
   /** The same swing at home as carries the distance there. */

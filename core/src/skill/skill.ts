@@ -1,4 +1,4 @@
-import { isFullSwing, type ClubKind, type Shot } from '../clubs/index.js';
+import { isFullSwing, loftOrUsual, type ClubKind, type Shot } from '../clubs/index.js';
 import type { LadderClub } from '../spec/index.js';
 import { NORMAL_95 } from '../statistics/index.js';
 import { TOUR_HANDICAP, usualDirectionDeg, usualSpreadShare } from './scatter.js';
@@ -104,11 +104,10 @@ function measuredEvidence(clubs: readonly LadderClub[]): (Evidence & { shots: nu
     sum += (TOUR_HANDICAP + strokesPerShare * (measured - usualTour)) / error ** 2;
     information += 1 / error ** 2;
   };
-  for (const {
-    kind,
-    loftDeg,
-    shots: { full },
-  } of clubs) {
+  for (const one of clubs) {
+    const { kind, shots } = one;
+    const { full } = shots;
+    const loftDeg = loftOrUsual(one);
     if (!isMeasured(kind, full)) continue;
     const [tour, club] = [TOUR_HANDICAP, TOUR_HANDICAP + HANDICAP_SPAN];
     const tangent = (handicap: number) =>
@@ -140,11 +139,13 @@ function isMeasured(kind: ClubKind, full: Shot | undefined): full is Shot {
 /** How far the clubs carry against the tour's, the middle club's share. */
 function lengthEvidence(clubs: readonly LadderClub[]): Evidence | undefined {
   const shares = clubs
-    .flatMap(({ kind, loftDeg, shots: { full } }) => {
-      const tour = TOUR_CARRY_M[kind];
+    .flatMap((club) => {
+      const tour = TOUR_CARRY_M[club.kind];
+      const { full } = club.shots;
       if (!tour || !full || full.source === 'modelled') return [];
       const [usualLoft, carryM, perDegreeM] = tour;
-      return [full.carryM / Math.max(40, carryM - perDegreeM * ((loftDeg ?? usualLoft) - usualLoft))];
+      const moreLoft = (loftOrUsual(club) ?? usualLoft) - usualLoft;
+      return [full.carryM / Math.max(40, carryM - perDegreeM * moreLoft)];
     })
     .sort((a, b) => a - b);
   if (shares.length === 0) return undefined;

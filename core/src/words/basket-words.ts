@@ -1,6 +1,7 @@
 import { TIE_STROKES } from '../choosing/index.js';
 import type { BasketPart, NextBasket } from '../basket/index.js';
 import { distanceNumber, type DistanceUnit } from '../units/index.js';
+import { listed } from './listed.js';
 import { shotName } from './shot-words.js';
 
 /**
@@ -22,6 +23,17 @@ export function basketSentence({ parts, gain, perfectGain, spare }: NextBasket):
   const rest =
     spare > 0 ? ` ${spare === 1 ? '1 ball is' : `${spare} balls are`} over: hit what you like.` : '';
   return `${hit} balls on ${shots} are worth about ${gain.toFixed(2)} strokes a round; knowing every carry exactly would be worth ${perfectGain.toFixed(2)}.${rest}`;
+}
+
+/** Shots from which on a club's carry is known well enough to have a place. Our choice. */
+const FIRST_BALLS = 5;
+
+/** Of clubs of which nothing says how far they go: that no basket can hold them, and what would change that. */
+export function leftOutOfBasketSentence(names: readonly string[]): string {
+  const clubs = listed(names.map((name) => `the ${name}`));
+  return names.length === 1
+    ? `Left out: ${clubs}; nothing says how far it goes. Hit ${FIRST_BALLS} balls with it first, or type its carry or its loft.`
+    : `Left out: ${clubs}; nothing says how far they go. Hit ${FIRST_BALLS} balls with each first, or type their carries or lofts.`;
 }
 
 /** Why a shot is in the basket, in one sentence. @param nameOf a club's, by its id */

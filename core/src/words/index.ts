@@ -9,7 +9,7 @@ export {
   lockerFindingSentence,
   proofWords,
 } from './bag-words.js';
-export { basketReasonSentence, basketSentence } from './basket-words.js';
+export { basketReasonSentence, basketSentence, leftOutOfBasketSentence } from './basket-words.js';
 export { bendAnswerWords, bendPlanWords, bendRangeWords, byDegreesWords, offsetWords } from './bend-words.js';
 export { calibrationWords } from './calibration-words.js';
 export { cutName } from './cut-name.js';

@@ -70,6 +70,6 @@ export function noRemediesWords(why: NoRemedies, { unplaced }: Pick<GapReport, '
     case 'few clubs':
       return `What would help is worked out once ${REMEDIES_FROM_CLUBS} clubs have a carry or a loft.`;
     case 'a carry missing':
-      return `What would help is worked out once ${clubsWords(unplaced.map(({ name }) => name))} a carry or a loft.`;
+      return `What would help is worked out once ${clubsWords(unplaced.map(({ name }) => name))} a carry.`;
   }
 }

@@ -8,6 +8,7 @@ import {
   allocateBalls,
   basketReasonSentence,
   basketSentence,
+  leftOutOfBasketSentence,
   carryCovariance,
   nextBasket,
   openShots,
@@ -279,6 +280,12 @@ describe('its words', () => {
       / 8 balls are over: hit what you like\.$/,
     );
     expect(basketSentence({ parts: [], gain: 0, perfectGain: 0.1, spare: 3 })).toMatch(/So few balls/);
+    expect(leftOutOfBasketSentence(['3w', '6i'])).toBe(
+      'Left out: the 3w and the 6i; nothing says how far they go. Hit 5 balls with each first, or type their carries or lofts.',
+    );
+    expect(leftOutOfBasketSentence(['6i'])).toMatch(
+      /Hit 5 balls with it first, or type its carry or its loft\.$/,
+    );
   });
 });
 

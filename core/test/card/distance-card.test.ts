@@ -63,6 +63,17 @@ describe('a card for a pocket', () => {
     );
   });
 
+  it('lists a club of which nothing is known where it usually stands, to be filled in by hand', () => {
+    const named = ask(bag).clubs.map(({ name }) => name);
+    const lacking = bag.map((one) => {
+      const { loftDeg: _loftDeg, ...rest } = one;
+      return one.name === 'Hybrid' ? { ...rest, shots: {} } : one;
+    });
+    const card = ask(lacking);
+    expect(card.clubs.map(({ name }) => name)).toEqual(named);
+    expect(card.clubs.find(({ name }) => name === 'Hybrid')!.shots).toEqual([]);
+  });
+
   it('where the carries are known says what is known', () => {
     for (const { shots } of ask(bag).clubs)
       for (const { homeM, carryM } of shots) expect(carryM).toBeCloseTo(homeM, 6);

@@ -6,6 +6,7 @@ import {
   fly,
   fromMetres,
   groundOf,
+  predictedOf,
   run,
   spreadOf,
   toMetres,
@@ -94,6 +95,29 @@ export function carryCurveSection(): Section {
     words:
       'The women’s table as one player’s bag, lofts remembered, carries taken as stated. Each club is left out and predicted from the rest, with a 95 % interval.',
     rows,
+  };
+}
+
+/** The same with no loft known: each club has the one usual for its name. */
+export function carryByNameSection(): Section {
+  const bag = bagOf(STOCK_WOMEN).map(({ loftDeg: _loftDeg, ...club }): LadderClub => club);
+  const yd = (metres: number) => fromMetres(metres, 'yd');
+  return {
+    title: 'Carry for a name, each club from the others',
+    words:
+      'The same table without its lofts: each club is reckoned with the loft usual for its name, left out, and predicted from the rest.',
+    rows: bag.map((club): Row => {
+      const { carryM } = predictedOf(carryCurve(bag.filter((one) => one !== club)), club)!;
+      const off = club.shots.full!.carryM - carryM.value;
+      return {
+        what: club.name,
+        expected: `${yd(club.shots.full!.carryM).toFixed(0)} yd`,
+        got: `${yd(carryM.value).toFixed(1)} ± ${yd(carryM.plusMinus).toFixed(1)} yd`,
+        deviation: signed(yd(-off), 1, ' yd'),
+        allowed: 'its own interval',
+        met: Math.abs(off) <= carryM.plusMinus,
+      };
+    }),
   };
 }
 

@@ -1,5 +1,5 @@
 import { airSection, atmosphereSection } from './air-rows.js';
-import { carryCurveSection, spreadSection } from './carry-rows.js';
+import { carryByNameSection, carryCurveSection, spreadSection } from './carry-rows.js';
 import { closedFormSection, integratorSection } from './integrator-rows.js';
 import type { Section } from './row.js';
 import { rulesSection } from './rules-of-thumb.js';
@@ -32,6 +32,7 @@ export function validation(): readonly Section[] {
     integratorSection(),
     closedFormSection(),
     carryCurveSection(),
+    carryByNameSection(),
     spreadSection(),
     referenceSection(),
     coverageSection(),

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ballOn, baselineOf, type BasketLine } from '@tasche/contract';
-import { MEDIUM_FAIRWAY, basketSentence } from '@tasche/core';
+import { MEDIUM_FAIRWAY, basketSentence, isFullSwing, leftOutOfBasketSentence } from '@tasche/core';
 import { NButton, NCard, NEmpty } from 'naive-ui';
 import { v4 as newId } from 'uuid';
 import { computed, ref, watch } from 'vue';
@@ -56,6 +56,13 @@ const lines = computed<BasketLine[]>(() =>
     nowM,
     thenM,
   })),
+);
+/** Clubs of the gamer that nothing says anything of. */
+const unknown = computed(() =>
+  (store.gamer?.clubIds ?? []).flatMap((id) => {
+    const club = store.ladderClubs.get(id);
+    return club && isFullSwing(club.kind) && !club.shots.full ? [club.name] : [];
+  }),
 );
 const opening = ref(false);
 /** A session that knows its basket, with the first club in hand. */
@@ -153,6 +160,9 @@ const print = () => window.print();
     </NCard>
     <template v-else>
       <NCard class="sentence" role="status">{{ basketSentence(basket) }}</NCard>
+      <p v-if="unknown.length > 0" class="verdict warning small unknown">
+        ◆ {{ leftOutOfBasketSentence(unknown) }}
+      </p>
       <template v-if="basket.parts.length > 0">
         <BasketTable :parts="basket.parts" :clubs="asked.byId.value" :unit="unit" />
         <p class="small quiet foot">
@@ -169,6 +179,9 @@ const print = () => window.print();
 .sentence {
   padding: 12px 16px;
   font-size: 17px;
+}
+.unknown {
+  margin: 8px 0 0;
 }
 .gone {
   margin-bottom: 10px;

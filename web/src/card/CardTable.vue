@@ -202,6 +202,8 @@ h2 .small {
 }
 .hollow {
   font-size: 11px;
+  /* It is of another font, and would make its row taller. */
+  line-height: 0;
   margin-right: 3px;
   font-style: normal;
 }

@@ -115,7 +115,7 @@ export const useRange = defineStore('range', () => {
 
   /** The player's clubs as they are built today. */
   const todaysClubs = computed(() =>
-    sheet.clubs.map(({ id, kind, spec }): TodaysClub => ({ id, kind, spec })),
+    sheet.clubs.map(({ id, name, kind, spec }): TodaysClub => ({ id, name, kind, spec })),
   );
   const clubsById = computed(() => new Map(todaysClubs.value.map((club) => [club.id, club])));
   /** Thousands of balls are of a few clubs on a few days. */

@@ -1,9 +1,10 @@
 import type { BuildView, StrikeView } from '@tasche/contract';
-import { playingLoft, type ClubKind, type Spec, type StrikeClub } from '@tasche/core';
+import { playingLoft, usualLoftOf, type ClubKind, type Spec, type StrikeClub } from '@tasche/core';
 
 /** As much of a club as a ball hit with it needs. */
 export interface TodaysClub {
   id: string;
+  name: string;
   kind: ClubKind;
   spec: Spec;
 }
@@ -26,5 +27,6 @@ export function strikeClub(
 ): StrikeClub | null {
   const club = clubId === null ? undefined : clubs.get(clubId);
   if (!club) return null;
-  return { kind: club.kind, loftDeg: lofts.get(`${clubId} ${builtOn}`) ?? playingLoft(club.spec)?.deg };
+  const knownDeg = lofts.get(`${clubId} ${builtOn}`) ?? playingLoft(club.spec)?.deg;
+  return { kind: club.kind, loftDeg: knownDeg ?? usualLoftOf(club) };
 }

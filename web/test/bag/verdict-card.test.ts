@@ -80,7 +80,7 @@ describe('the verdict on a bag', () => {
   it('of a bag with a club that has no place it advises nothing, and says what would change that', () => {
     const lacking = even.map((one, i) => (i === 2 ? { ...one, shots: {} } : one));
     const text = card([...lacking, iron('54', 54, 80)], { remedies: [] }).text();
-    expect(text).toContain(`What would help is worked out once the ${even[2]!.name} has a carry or a loft.`);
+    expect(text).toContain(`What would help is worked out once the ${even[2]!.name} has a carry.`);
   });
 
   it('of a pair mixed up nothing is said but that, and that it is to be put right', () => {
