@@ -1,4 +1,4 @@
-import { isFullSwing, type ClubKind, shotsIn } from '../clubs/index.js';
+import { isFullSwing, loftOrUsual, type ClubKind, shotsIn } from '../clubs/index.js';
 import type { LadderClub } from '../spec/index.js';
 import type { CourseGround } from '../courses/index.js';
 import { carryLadder, mixedUpPairs, type GappingStrategyId } from '../gaps/index.js';
@@ -185,7 +185,7 @@ export interface LockerFinding {
 /** What there is to say of a locker before a bag is chosen from it; `lockerFindingSentence` says it. */
 export function lockerFindings(clubs: readonly LadderClub[]): LockerFinding[] {
   const findings: LockerFinding[] = [];
-  if (!clubs.some(({ kind, loftDeg }) => kind === 'wedge' || (loftDeg ?? 0) >= 42))
+  if (!clubs.some((club) => club.kind === 'wedge' || (loftOrUsual(club) ?? 0) >= 42))
     findings.push({ code: 'no wedge', clubIds: [] });
   if (!clubs.some(({ kind }) => kind === 'putter')) findings.push({ code: 'no putter', clubIds: [] });
   const silent = clubs.filter(

@@ -1,7 +1,7 @@
 import { airOf, type Conditions } from '../conditions/index.js';
 import { moveShot, movedShot, swingOf, type PlayingConditions, type SwungShot } from '../plays-like/index.js';
 import type { LadderClub } from '../spec/index.js';
-import { type Shot, type ShotKind, isFullSwing, shotsIn } from '../clubs/index.js';
+import { type Shot, type ShotKind, isFullSwing, shotsIn, usualLoftOf } from '../clubs/index.js';
 import type { CourseGround } from '../courses/index.js';
 import { fly } from '../flight/index.js';
 import { run, groundOf } from '../run-out/index.js';
@@ -21,6 +21,8 @@ export type PlayedClub = Omit<LadderClub, 'shots'> & {
   shots: Partial<Record<ShotKind, PlayedShot>>;
   /** Of the player who swings it; the tour's where it is not given. */
   handicap?: number;
+  /** Its loft is not known: it is played with the one usual for its name. */
+  isLoftUsual?: boolean;
 };
 
 /** The wind a shot meets is within this share of the wind expected, one standard deviation. Our choice. */
@@ -90,8 +92,10 @@ export function playedIn(
     played.set(club, winds);
     const known = winds.get(key);
     if (known) return known;
+    const usualDeg = club.loftDeg === undefined ? usualLoftOf(club) : undefined;
     const there: PlayedClub = {
       ...club,
+      ...(usualDeg !== undefined && { loftDeg: usualDeg, isLoftUsual: true }),
       handicap,
       shots: Object.fromEntries(shotsIn(club.shots).map(([kind, shot]) => [kind, shotIn(club, shot, wind)])),
     };

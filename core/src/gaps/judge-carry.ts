@@ -113,7 +113,9 @@ function isLoftAsWanted({ loftDeg }: Step, { settings, targetDeg }: StepContext)
 
 /** Both clubs are short irons or wedges. */
 function isScoringEnd(step: Pick<Step, 'upper' | 'lower'>, settings: GapSettings): boolean {
-  return [step.upper, step.lower].every((club) => (club.loftDeg ?? -Infinity) >= settings.scoringFromLoftDeg);
+  return [step.upper, step.lower].every(
+    ({ reckonedDeg = -Infinity }) => reckonedDeg >= settings.scoringFromLoftDeg,
+  );
 }
 
 /**

@@ -4,6 +4,7 @@ import {
   carryErrorM,
   isFullSwing,
   shotKindsIn,
+  usualLoftOf,
   type Shot,
   type ShotKind,
 } from '../clubs/index.js';
@@ -12,6 +13,8 @@ import {
 export interface Rung extends LadderClub {
   carryM: number;
   full: Shot;
+  /** Its loft, or the one usual for its name: enough to tell that a carry must be wrong. */
+  reckonedDeg: number | undefined;
 }
 
 /** The space between two neighbours on the carry ladder; `upper` is the longer club. */
@@ -42,9 +45,11 @@ export function carryLadder(clubs: readonly LadderClub[]): Rung[] {
   const rungs: Rung[] = [];
   for (const { id, name, kind, loftDeg, lengthIn, hitsPerRound, shots } of clubs) {
     const { full } = shots;
+    if (!full || !isFullSwing(kind)) continue;
+    const { carryM } = full;
+    const reckonedDeg = loftDeg ?? usualLoftOf({ kind, name });
     // Written out: a spread of every club of every bag that is tried costs more than the rest of the ladder.
-    if (full && isFullSwing(kind))
-      rungs.push({ id, name, kind, loftDeg, lengthIn, hitsPerRound, shots, full, carryM: full.carryM });
+    rungs.push({ id, name, kind, loftDeg, lengthIn, hitsPerRound, shots, full, carryM, reckonedDeg });
   }
   return rungs.sort(
     (a, b) => b.carryM - a.carryM || (a.loftDeg ?? 0) - (b.loftDeg ?? 0) || a.name.localeCompare(b.name),

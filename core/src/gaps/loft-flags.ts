@@ -10,13 +10,15 @@ export function loftFlags(
   { settings, school, targetDeg }: StepContext,
   carryWord: StepWord,
 ): Flag[] {
-  const { loftDeg } = step;
+  const { loftDeg, upper, lower } = step;
   const eitherOr = carryWord === 'either-or';
+  if (isMixedUp(step)) {
+    const lessDeg = lower.reckonedDeg! - upper.reckonedDeg!;
+    return [loftFlag(step, lessDeg, 'mixed-up', 'error', mixedUpDeg(upper, lower))];
+  }
   if (loftDeg === undefined) return [];
-  if (isMixedUp(step))
-    return [loftFlag(step, loftDeg, 'mixed-up', 'error', mixedUpDeg(step.upper, step.lower))];
   if (loftDeg < -REVERSED_DEG) return [loftFlag(step, loftDeg, 'reversed', 'warning', 0)];
-  if (isWedge(step.upper) && step.lower.kind === 'wedge') {
+  if (isWedge(upper) && lower.kind === 'wedge') {
     const { wedgeLoftStepMaxDeg: max, wedgeLoftStepMinDeg: min } = settings;
     // A shot the player owns stands in the middle of a covered one.
     if (loftDeg > max + ROUNDING)

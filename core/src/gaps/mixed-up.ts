@@ -13,15 +13,26 @@ const IRONS: ReadonlySet<ClubKind> = new Set(['iron', 'wedge']);
  */
 const EVERY_SWING_FROM_DEG = 28;
 const FAST_SWING_FROM_M = 150;
+/**
+ * So many degrees more where a loft is only the usual one for its club's name. Irons of a set keep their order, so
+ * not between them.
+ */
+const USUAL_LOFT_DEG = 3;
 
 /**
  * How much more loft, degrees, a club that carries farther than another may have.
  * @param farther the one that carries farther
  */
 export function mixedUpDeg(farther: Rung, nearer: Rung): number {
+  const areUsual = farther.loftDeg === undefined || nearer.loftDeg === undefined;
+  const areOfSet = farther.kind === 'iron' && nearer.kind === 'iron';
+  return ofKnownLofts(farther, nearer) + (areUsual && !areOfSet ? USUAL_LOFT_DEG : 0);
+}
+
+function ofKnownLofts(farther: Rung, nearer: Rung): number {
   const share = (farther.carryM - nearer.carryM) / farther.carryM;
   const areIrons = IRONS.has(farther.kind) && IRONS.has(nearer.kind);
-  const getsUp = nearer.loftDeg! >= EVERY_SWING_FROM_DEG || farther.carryM > FAST_SWING_FROM_M;
+  const getsUp = nearer.reckonedDeg! >= EVERY_SWING_FROM_DEG || farther.carryM > FAST_SWING_FROM_M;
   if (areIrons && share > 0.05 && getsUp) return 3;
   if (share > 0.15) return 4;
   if (share > 0.1) return areIrons ? 6 : 12;
@@ -29,8 +40,10 @@ export function mixedUpDeg(farther: Rung, nearer: Rung): number {
 }
 
 /** Lofts so far the wrong way round that one of the pair's numbers must be wrong: its carry says nothing. */
-export function isMixedUp({ upper, lower, loftDeg }: Step): boolean {
-  return loftDeg !== undefined && loftDeg < 0 && -loftDeg > mixedUpDeg(upper, lower);
+export function isMixedUp({ upper, lower }: Pick<Step, 'upper' | 'lower'>): boolean {
+  if (upper.reckonedDeg === undefined || lower.reckonedDeg === undefined) return false;
+  const moreDeg = upper.reckonedDeg - lower.reckonedDeg;
+  return moreDeg > 0 && moreDeg > mixedUpDeg(upper, lower);
 }
 
 /**
@@ -39,13 +52,13 @@ export function isMixedUp({ upper, lower, loftDeg }: Step): boolean {
  * @param rungs longest first
  */
 export function mixedUpPairs(rungs: readonly Rung[]): (readonly [farther: Rung, nearer: Rung])[] {
-  const known = rungs.filter(({ loftDeg }) => loftDeg !== undefined);
+  const known = rungs.filter(({ reckonedDeg }) => reckonedDeg !== undefined);
   // In nearly every bag, and there are thousands when one is chosen, no loft is the wrong way round.
-  if (known.every((rung, i) => i === 0 || rung.loftDeg! >= known[i - 1]!.loftDeg!)) return [];
+  if (known.every((rung, i) => i === 0 || rung.reckonedDeg! >= known[i - 1]!.reckonedDeg!)) return [];
   let pairs = known.flatMap((farther, i) =>
     known
       .slice(i + 1)
-      .filter((nearer) => farther.loftDeg! - nearer.loftDeg! > mixedUpDeg(farther, nearer))
+      .filter((nearer) => isMixedUp({ upper: farther, lower: nearer }))
       .map((nearer) => [farther, nearer] as const),
   );
   const named: (readonly [Rung, Rung])[] = [];

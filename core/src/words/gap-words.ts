@@ -261,10 +261,13 @@ function loftSentence(flag: Flag, report: GapReport, unit: DistanceUnit): string
   const loft = formatDegrees(flag.value);
   if (flag.code === 'mixed-up') {
     const [farther, nearer] = flag.clubIds.map((id) => {
-      const { name, carryM } = report.rungs.find(({ clubId }) => clubId === id)!;
-      return { name, carry: formatDistance(carryM, unit) };
+      const { name, carryM, loftDeg } = report.rungs.find(({ clubId }) => clubId === id)!;
+      return { name, carry: formatDistance(carryM, unit), hasLoft: loftDeg !== undefined };
     });
-    return `${farther!.name} carries ${farther!.carry}, farther than ${nearer!.name} at ${nearer!.carry} with ${formatDegrees(-flag.value)} more loft: one of these lofts or carries must be wrong.`;
+    const pair = `${farther!.name} carries ${farther!.carry}, farther than ${nearer!.name} at ${nearer!.carry}`;
+    return farther!.hasLoft && nearer!.hasLoft
+      ? `${pair} with ${formatDegrees(-flag.value)} more loft: one of these lofts or carries must be wrong.`
+      : `${pair}, which has less loft: one of these carries must be wrong.`;
   }
   const step = stepOf(flag, report)!;
   const pair = pairName(step, report);

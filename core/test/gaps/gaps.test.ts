@@ -13,6 +13,7 @@ import {
   flagSentence,
   headlineWords,
   stepSentence,
+  type ClubKind,
   type LadderClub,
 } from '../../src/index.js';
 import { club, strongSetWedge, yards } from '../bag-of-clubs.js';
@@ -298,6 +299,35 @@ describe('flags', () => {
     expect(mixedUp(gaps(seven)).map(({ clubIds }) => clubIds)).toEqual([['6 iron', '7 iron']]);
     const wood = gaps([club('driver', 'driver', 10, 260), club('5w', 'fairway', 18, 320), ...set]);
     expect(mixedUp(wood).map(({ clubIds }) => clubIds)).toEqual([['5w', 'driver']]);
+  });
+
+  it('names a wrong carry among clubs without lofts by what the clubs are called', () => {
+    const set: readonly (readonly [string, ClubKind, number])[] = [
+      ['Driver', 'driver', 240],
+      ['3w', 'fairway', 222],
+      ['4h', 'hybrid', 205],
+      ['5 iron', 'iron', 190],
+      ['7 iron', 'iron', 165],
+      ['8 iron', 'iron', 152],
+      ['9 iron', 'iron', 139],
+      ['PW', 'wedge', 126],
+      ['GW', 'wedge', 110],
+      ['54', 'wedge', 98],
+    ];
+    const report = (wrong: Readonly<Record<string, number>>) =>
+      gaps(set.map(([name, kind, yd]) => club(name, kind, undefined, wrong[name] ?? yd)));
+    const mixedUp = (wrong: Readonly<Record<string, number>>) =>
+      report(wrong).flags.flatMap(({ code, clubIds }) => (code === 'mixed-up' ? [clubIds] : []));
+    expect(mixedUp({})).toEqual([]);
+    expect(mixedUp({ '9 iron': 193 })).toEqual([['9 iron', '8 iron']]);
+    expect(mixedUp({ '7 iron': 152, '8 iron': 165 })).toEqual([['8 iron', '7 iron']]);
+    expect(headlineWords(report({ '9 iron': 193 }), 'yd').text).toBe(
+      '9 iron carries 193 yd, farther than 8 iron at 152 yd, which has less loft: one of these carries must be wrong.',
+    );
+    // A loft that is only the usual one says less where the clubs are not of one set.
+    expect(mixedUp({ GW: 104, 54: 105 })).toEqual([]);
+    expect(mixedUp({ '4h': 215, '3w': 212 })).toEqual([]);
+    expect(mixedUp({ '4h': 250 })).toEqual([]);
   });
 
   it('leaves slow swings their hybrids and woods, which carry farther than lower irons and the driver', () => {

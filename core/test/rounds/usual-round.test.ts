@@ -11,6 +11,7 @@ import {
   moveShot,
   movedShot,
   swingOf,
+  usualLoftOf,
   usualRound,
   usualRoundChoosing,
   type LadderClub,
@@ -19,6 +20,7 @@ import {
 } from '../../src/index.js';
 import { holePlayer, dayShots } from '../../src/rounds/play-hole.js';
 import { seedOf } from '../../src/rounds/derive-demands.js';
+import { movedClub } from '../../src/choosing/moved-club.js';
 import { usualDay, usualRack } from '../../src/rounds/usual-course.js';
 import { club, strongSetWedge } from '../bag-of-clubs.js';
 
@@ -134,5 +136,39 @@ describe('a usual round in wind', () => {
             for (const { strokes } of row.values()) expect(Number.isNaN(strokes)).toBe(false);
         }
       }
+  });
+});
+
+describe('a bag without a single loft in a usual round', () => {
+  const bag = strongSetWedge();
+  const costsOf = (clubs: readonly LadderClub[]) => {
+    const round = usualRoundChoosing({ clubs, from: FROM, handicap: 5 })!;
+    const cost = costOfBag(round, {
+      preferences: { ...DEFAULT_PREFERENCES, changeStrokes: 0 },
+      school: 'even-carries',
+      gamerIds: clubs.map(({ id }) => id),
+    });
+    const whole = cost(round.clubs);
+    return { whole, without: (name: string) => cost(round.clubs.filter((one) => one.name !== name)) - whole };
+  };
+  const withoutLofts = bag.map(({ loftDeg: _loftDeg, ...rest }): LadderClub => rest);
+  const [known, usual] = [costsOf(bag), costsOf(withoutLofts)];
+
+  it('costs what it does with the lofts usual for its clubs', () => {
+    const given = bag.map((one): LadderClub => ({ ...one, loftDeg: usualLoftOf(one) ?? one.loftDeg }));
+    expect(usual.whole).toBeCloseTo(costsOf(given).whole, 1);
+  });
+
+  it('misses the clubs it misses with them: a lob wedge is worth what a lob wedge is', () => {
+    for (const name of ['56', '60', '9 iron', '5 wood'])
+      expect([name, Math.abs(usual.without(name) - known.without(name)) < 0.15]).toEqual([name, true]);
+  });
+
+  it('keeps its lofts unknown: none is shown that nobody recorded', () => {
+    const round = usualRoundChoosing({ clubs: withoutLofts, from: FROM, handicap: 5 })!;
+    expect(round.clubs.every(({ loftDeg }) => loftDeg === undefined)).toBe(true);
+    expect(
+      round.clubs.map((one) => movedClub(round.played(one, { windMps: 0, windFromDeg: 0 })).loftDeg),
+    ).toEqual(round.clubs.map(() => undefined));
   });
 });

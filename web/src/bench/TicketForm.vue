@@ -63,14 +63,17 @@ watch(
   { immediate: true },
 );
 
-const { wasKept, startOver, end } = useKeptDraft(`ticket/${props.playerId}/${props.ticket?.id ?? 'new'}`, {
-  read: () => ({ draft, wanted: [...wanted] }),
-  write: (kept) => {
-    Object.assign(draft, kept.draft);
-    wanted.clear();
-    for (const [key, value] of kept.wanted) wanted.set(key, value);
+const { wasKept, isWritten, startOver, end } = useKeptDraft(
+  `ticket/${props.playerId}/${props.ticket?.id ?? 'new'}`,
+  {
+    read: () => ({ draft, wanted: [...wanted] }),
+    write: (kept) => {
+      Object.assign(draft, kept.draft);
+      wanted.clear();
+      for (const [key, value] of kept.wanted) wanted.set(key, value);
+    },
   },
-});
+);
 const { rules, submit } = useForm(draft, {
   name: { label: 'What', schema: required(ticketDetails.name) },
   why: { label: 'Why', schema: ticketDetails.why },
@@ -90,7 +93,7 @@ function save(): void {
 </script>
 
 <template>
-  <NCard v-opened class="ticket-form">
+  <NCard v-opened="{ leave, isWritten }" class="ticket-form">
     <KeptNote :kept="wasKept" @start-over="startOver" />
     <NForm ref="form" :model="draft" :rules="rules" size="small" @submit.prevent="submit(save)">
       <NFormItem label="Club" path="clubId">

@@ -60,7 +60,7 @@ const draft = reactive({
   notes: props.wish?.notes ?? '',
 });
 // Before the name is watched: what it was taken for then stays as it was chosen.
-const { wasKept, startOver, end } = useKeptDraft(
+const { wasKept, isWritten, startOver, end } = useKeptDraft(
   `wish/${props.playerId}/${props.wish?.id ?? props.begin?.name ?? 'new'}`,
   wholeDraft(draft),
 );
@@ -124,7 +124,7 @@ function save(): void {
 </script>
 
 <template>
-  <NCard v-opened class="wish-form">
+  <NCard v-opened="{ leave, isWritten }" class="wish-form">
     <KeptNote :kept="wasKept" @start-over="startOver" />
     <NForm ref="form" :model="draft" :rules="rules" size="small" @submit.prevent="submit(save)">
       <NFormItem label="What" path="name" class="two"

@@ -57,6 +57,8 @@ export function useKeptDraft<Kept>(form: string, written: Written<Kept>) {
 
   return {
     wasKept,
+    /** Whether the form says something it did not begin with. */
+    isWritten: (): boolean => text() !== begun,
     /** Puts the form back to what it began with. */
     startOver(): void {
       written.write(JSON.parse(begun) as Kept);

@@ -27,7 +27,7 @@ const draft = reactive({
   bagId: props.round ? (props.round.bagId ?? NONE) : (store.gamer?.id ?? NONE),
   name: props.round?.name ?? '',
 });
-const { wasKept, startOver, end } = useKeptDraft(
+const { wasKept, isWritten, startOver, end } = useKeptDraft(
   `round/${store.sheet!.player.id}/${props.round ? 'edit' : 'new'}`,
   wholeDraft(draft),
 );
@@ -58,7 +58,7 @@ const leave = () => {
 </script>
 
 <template>
-  <NCard v-opened class="form">
+  <NCard v-opened="{ leave, isWritten }" class="form">
     <KeptNote :kept="wasKept" @start-over="startOver" />
     <NForm ref="form" :model="draft" :rules="rules" size="small" @submit.prevent="submit(save)">
       <NFormItem label="Day" path="playedOn">

@@ -9,6 +9,7 @@ export const KEYS = [
     group: 'Anywhere',
     keys: [
       ['?', 'these keys'],
+      ['Esc', 'close a window, or a form nothing is written in'],
       ['Alt U', 'yards or metres'],
       ['Ctrl Z', 'undo'],
       ['Ctrl Shift Z', 'redo'],

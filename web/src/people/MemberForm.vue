@@ -65,7 +65,7 @@ function save(): void {
 </script>
 
 <template>
-  <NCard v-opened class="member-form">
+  <NCard v-opened="{ leave: () => emit('leave') }" class="member-form">
     <NForm ref="form" :model="draft" :rules="rules" size="small" @submit.prevent="submit(save)">
       <template v-if="invites">
         <NFormItem label="Name" path="name">

@@ -95,7 +95,7 @@ const COLUMNS: readonly DataColumn<TokenView>[] = [
         ></template
       >
     </DataTable>
-    <NCard v-if="adding" v-opened class="new">
+    <NCard v-if="adding" v-opened="{ leave: () => (adding = false) }" class="new">
       <NForm ref="form" :model="draft" :rules="rules" size="small" @submit.prevent="submit(add)">
         <NFormItem label="What for" path="name">
           <NInput

@@ -48,15 +48,18 @@ const { rules, submit } = useForm(draft, {
 });
 const rounds = ref(draftRounds(props.event));
 const problem = ref('');
-const { wasKept, startOver, end } = useKeptDraft(`event/${props.playerId}/${props.event?.id ?? 'new'}`, {
-  read: () => ({ draft, rounds: rounds.value }),
-  write: (kept) => {
-    Object.assign(draft, kept.draft);
-    rounds.value = kept.rounds;
-    // Begun again it asks again which event.
-    own.value = kept.rounds.length > 0;
+const { wasKept, isWritten, startOver, end } = useKeptDraft(
+  `event/${props.playerId}/${props.event?.id ?? 'new'}`,
+  {
+    read: () => ({ draft, rounds: rounds.value }),
+    write: (kept) => {
+      Object.assign(draft, kept.draft);
+      rounds.value = kept.rounds;
+      // Begun again it asks again which event.
+      own.value = kept.rounds.length > 0;
+    },
   },
-});
+);
 
 /** Courses a round can be worked out on. */
 const playable = computed(() => schedule.courses.filter(({ holes }) => holes.length > 0));
@@ -120,7 +123,7 @@ function leave(): void {
 </script>
 
 <template>
-  <NCard v-opened class="form">
+  <NCard v-opened="{ leave, isWritten }" class="form">
     <KeptNote :kept="wasKept" @start-over="startOver" />
     <NForm ref="form" :model="draft" :rules="rules" size="small" @submit.prevent="submit(save)">
       <EventChoices

@@ -22,7 +22,7 @@ const draft = reactive<PlanDetails>({
   ground: props.plan?.ground ?? '',
   weather: props.plan?.weather ?? '',
 });
-const { wasKept, startOver, end } = useKeptDraft(
+const { wasKept, isWritten, startOver, end } = useKeptDraft(
   `week/${props.playerId}/${props.plan ? 'edit' : 'new'}`,
   wholeDraft(draft),
 );
@@ -49,7 +49,7 @@ function leave(): void {
 </script>
 
 <template>
-  <NCard v-opened class="form">
+  <NCard v-opened="{ leave, isWritten }" class="form">
     <KeptNote :kept="wasKept" @start-over="startOver" />
     <NForm ref="form" :model="draft" :rules="rules" size="small" @submit.prevent="submit(save)">
       <NFormItem label="Name of the week" path="name">

@@ -27,7 +27,7 @@ const draft = reactive<SessionDetails>({
   conditions: props.session?.conditions ?? props.baseline.conditions,
   surface: props.session?.surface ?? MEDIUM_FAIRWAY,
 });
-const { wasKept, startOver, end } = useKeptDraft(
+const { wasKept, isWritten, startOver, end } = useKeptDraft(
   `session/${store.sheet!.player.id}/${props.session ? 'edit' : 'new'}`,
   wholeDraft(draft),
 );
@@ -48,7 +48,7 @@ function leave(): void {
 </script>
 
 <template>
-  <NCard v-opened class="form">
+  <NCard v-opened="{ leave, isWritten }" class="form">
     <KeptNote :kept="wasKept" @start-over="startOver" />
     <NForm ref="form" :model="draft" :rules="rules" size="small" @submit.prevent="submit(save)">
       <NFormItem label="Where" path="name">

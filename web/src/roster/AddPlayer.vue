@@ -15,6 +15,7 @@ import { newPlayerCommands } from './new-player';
 
 /** Adds a new player, and goes to their bag. */
 const props = defineProps<{ players: readonly { id: string; name: string }[] }>();
+const emit = defineEmits<{ leave: [] }>();
 const router = useRouter();
 const problem = ref('');
 const draft = reactive({ name: '', unit: 'yd' as DistanceUnit, hand: 'right' as 'right' | 'left' });
@@ -42,7 +43,7 @@ async function add(): Promise<void> {
 </script>
 
 <template>
-  <NCard v-opened class="add">
+  <NCard v-opened="{ leave: () => emit('leave') }" class="add">
     <NForm ref="form" :model="draft" :rules="rules" size="small" @submit.prevent="submit(() => void add())">
       <NFormItem label="Name" path="name">
         <TextField aria-label="Name" v-model:value="draft.name" autofocus placeholder="Name of the player" />

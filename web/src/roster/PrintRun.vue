@@ -28,7 +28,12 @@ const address = computed(
 </script>
 
 <template>
-  <NCard v-opened tag="section" class="run bar no-print" aria-label="Print run">
+  <NCard
+    v-opened="{ leave: () => emit('leave') }"
+    tag="section"
+    class="run bar no-print"
+    aria-label="Print run"
+  >
     <b>{{ counted(playerIds.length, 'player') }} chosen</b>
     <NButton size="small" @click="emit('all')">Choose all that are shown</NButton>
     <NCheckbox

@@ -122,6 +122,7 @@ const faults = computed(() => here.value.filter((entry) => (entry.gamer?.faults 
     <AddPlayer
       v-if="mayAdd && (adding || (entries && here.length === 0))"
       :players="here.map(({ player }) => player)"
+      @leave="adding = false"
     />
     <NEmpty v-else-if="entries?.length === 0" description="There are no players here yet." />
     <MadeUpPlayers v-if="mayAdd && entries?.length === 0" />

@@ -34,7 +34,7 @@ const draft = reactive({
   to: today(),
   repeats: ONCE as SeasonItem['repeats'] | typeof ONCE,
 });
-const { wasKept, startOver } = useKeptDraft(FORM, wholeDraft(draft));
+const { wasKept, isWritten, startOver } = useKeptDraft(FORM, wholeDraft(draft));
 const { rules, submit } = useForm(draft, {
   name: { label: 'Name', schema: required(nameSchema) },
 });
@@ -66,7 +66,7 @@ const remove = (id: string) => {
       Own days
       <NButton v-if="!readOnly" size="small" :disabled="adding" @click="adding = true">Add…</NButton>
     </h2>
-    <NCard v-if="adding" v-opened class="form">
+    <NCard v-if="adding" v-opened="{ leave, isWritten }" class="form">
       <KeptNote :kept="wasKept" @start-over="startOver" />
       <NForm ref="form" :model="draft" :rules="rules" size="small" @submit.prevent="submit(save)">
         <NFormItem label="What" path="kind">

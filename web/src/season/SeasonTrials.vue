@@ -44,7 +44,7 @@ const draft = reactive({
   shots: 30 as number | null,
   by: dayPlus(today(), 14),
 });
-const { wasKept, startOver } = useKeptDraft(FORM, wholeDraft(draft));
+const { wasKept, isWritten, startOver } = useKeptDraft(FORM, wholeDraft(draft));
 const { rules, submit } = useForm(draft, {
   clubId: { label: 'On trial', schema: required(idSchema) },
   shots: { label: 'Shots', schema: required(finite(...TRIAL_SHOTS)) },
@@ -94,7 +94,7 @@ const remove = (id: string) => {
         >Add…</NButton
       >
     </h2>
-    <NCard v-if="adding" v-opened class="form">
+    <NCard v-if="adding" v-opened="{ leave, isWritten }" class="form">
       <KeptNote :kept="wasKept" @start-over="startOver" />
       <NForm ref="form" :model="draft" :rules="rules" size="small" @submit.prevent="submit(save)">
         <NFormItem label="On trial" path="clubId">

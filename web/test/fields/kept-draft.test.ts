@@ -95,3 +95,21 @@ it.each([
   expect(view.text()).toBe('new');
   expect(isDraftKept('any')).toBe(false);
 });
+
+it('Escape leaves a form in which nothing is written, and no other: a draft is not given up by it', async () => {
+  const press = async (view: ReturnType<typeof form>) => {
+    await view.get('input[aria-label="What"]').trigger('keydown', { key: 'Escape' });
+    return view.emitted('leave')?.length ?? 0;
+  };
+  const empty = form();
+  expect(await press(empty)).toBe(1);
+  empty.unmount();
+  await halfWritten();
+  const kept = form();
+  await flushPromises();
+  expect([await press(kept), isDraftKept(FORM)]).toEqual([0, true]);
+  kept.getComponent(KeptNote).vm.$emit('startOver');
+  await flushPromises();
+  expect(await press(kept)).toBe(1);
+  kept.unmount();
+});

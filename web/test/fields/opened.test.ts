@@ -14,13 +14,17 @@ const choice = () => h(ChoiceField, { value: 'a', label: 'Job', options: ['a', '
 const focused = () => document.activeElement?.getAttribute('aria-label') ?? null;
 
 /** A page with a button that opens a form, and one beside it. */
-function page(fields: () => VNode[]) {
+function page(fields: () => VNode[], hasLeave = false) {
   const isOpen = ref(false);
   const view = mount(
     defineComponent(() => () => [
       h('button', { 'aria-label': 'Open', onClick: () => (isOpen.value = true) }),
       h('button', { 'aria-label': 'Beside' }),
-      isOpen.value ? withDirectives(h('form', fields()), [[vOpened]]) : null,
+      isOpen.value
+        ? withDirectives(h('form', fields()), [
+            [vOpened, hasLeave ? { leave: () => (isOpen.value = false) } : undefined],
+          ])
+        : null,
     ]),
     { attachTo: document.body },
   );
@@ -62,5 +66,34 @@ describe('a form that a person opens', () => {
     await close();
     expect(focused()).toBe('Beside');
     view.unmount();
+  });
+
+  it('is left by Escape, with the cursor back where it was, unless something was typed', async () => {
+    const { view, open } = page(() => [text('Name')], true);
+    const name = () => view.find<HTMLInputElement>('input[aria-label="Name"]');
+    await open();
+    await name().trigger('keydown', { key: 'Escape' });
+    await nextTick();
+    expect([name().exists(), focused()]).toEqual([false, 'Open']);
+    await open();
+    await name().setValue('Kari');
+    await name().trigger('keydown', { key: 'Escape' });
+    expect(name().exists()).toBe(true);
+    view.unmount();
+  });
+
+  it('is not left by Escape while a list of choices is open, nor where nothing says how', async () => {
+    const { view, open } = page(() => [choice()], true);
+    await open();
+    const list = view.get('.n-base-selection-label');
+    list.element.setAttribute('aria-expanded', 'true');
+    await list.trigger('keydown', { key: 'Escape' });
+    expect(view.find('form').exists()).toBe(true);
+    view.unmount();
+    const other = page(() => [text('Name')]);
+    await other.open();
+    await other.view.get('input').trigger('keydown', { key: 'Escape' });
+    expect(other.view.find('form').exists()).toBe(true);
+    other.view.unmount();
   });
 });

@@ -66,8 +66,9 @@ describe('the keys page', () => {
       .flatMap((rest) =>
         [...rest.split('\n});')[0]!.matchAll(/^\s*'?([^'\n:]+?)'?:/gm)].map(([, key]) => key),
       );
-  /** Keys of elements rather than of a page: of the grid, and of an event’s list of clubs. */
+  /** Keys of elements rather than of a page: of windows and forms, the grid, and an event’s list of clubs. */
   const OF_ELEMENTS: Readonly<Record<string, readonly string[] | 'all'>> = {
+    Anywhere: ['Esc'],
     'In the sheet': 'all',
     'An event': ['I, O, F', 'G', 'K', '+ −', 'Enter', '↑ ↓'],
     'Roster and bench': ['Enter'],
