@@ -4,7 +4,7 @@ import { counted, courseLengthM, distanceNumber, type DistanceUnit } from '@tasc
 import { NButton, NCard } from 'naive-ui';
 import { computed, ref } from 'vue';
 import ChoiceField from '../fields/ChoiceField.vue';
-import { readCourseText, type CourseText } from './course-file';
+import { likelyUnit, readCourseText, type CourseText } from './course-file';
 
 /** What a file or a paste holds of a course, before any of it is taken. */
 const props = defineProps<{ from: CourseText; course: CourseView; unit: DistanceUnit }>();
@@ -13,7 +13,7 @@ const MAX_PROBLEMS = 30;
 const MAX_PASSED = 12;
 
 /** Of lengths that name none. */
-const lengthUnit = ref<DistanceUnit>(props.unit);
+const lengthUnit = ref<DistanceUnit>(likelyUnit(props.from, props.course, props.unit));
 const UNITS = [
   { value: 'm', label: 'metres' },
   { value: 'yd', label: 'yards' },

@@ -6,7 +6,7 @@ import {
   type CourseView,
   type ReadHoles,
 } from '@tasche/contract';
-import type { DistanceUnit } from '@tasche/core';
+import { courseLengthM, type DistanceUnit } from '@tasche/core';
 import { saveFile } from '../files/save-file';
 import { textOfFile } from '../files/text-of-file';
 
@@ -37,6 +37,19 @@ export function readCourseText(
 ): ReadHoles {
   const isJson = /json$/i.test(name) || text.trimStart().startsWith('{');
   return isJson ? readHolesGeoJson(text, course) : readHolesTable(text, course, unit);
+}
+
+/** More metres a stroke of par than any but the longest courses have: 6,550 over par 72. Our choice. */
+const MAX_M_A_STROKE = 91;
+
+/**
+ * The unit lengths that name none are probably in, to be asked about: the reader's, unless that makes the course
+ * longer than courses are.
+ */
+export function likelyUnit(from: CourseText, course: CourseView, unit: DistanceUnit): DistanceUnit {
+  const file = readCourseText(from, course, 'm');
+  const par = file.holes.reduce((sum, hole) => sum + hole.par, 0);
+  return unit === 'm' && par > 0 && courseLengthM(file, 0) / par > MAX_M_A_STROKE ? 'yd' : unit;
 }
 
 /** Saves a course's holes as a file of the reader's machine. */

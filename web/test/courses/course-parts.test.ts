@@ -137,6 +137,17 @@ describe('a file of a course', () => {
     expect(part.tees).toEqual(['White']);
     expect(part.holes!.map(({ lengthsM }) => lengthsM)).toEqual(Array(9).fill([400]));
   });
+
+  it('takes lengths for yards that would be too long in metres, and asks all the same', () => {
+    const card = (length: number) => ({
+      name: 'card.csv',
+      text: ['Hole,Par,White', ...Array.from({ length: 9 }, (_one, i) => `${i + 1},4,${length}`)].join('\n'),
+    });
+    expect(shown(card(350)).text()).toContain('White, 3150 m');
+    const long = shown(card(400));
+    expect(long.text()).toContain('White, 3292 m');
+    expect(long.getComponent(ChoiceField).text()).toBe('yards');
+  });
 });
 
 describe('the table of holes', () => {
