@@ -12,6 +12,10 @@ export const useSettings = defineStore('settings', () => {
       write: (unit) => unit ?? '',
     },
   });
+  /** The unit of the player looked at last: pages that are of no player begin in it. */
+  const lastUnit = useLocalStorage<DistanceUnit>('tasche.last-unit', 'm', {
+    serializer: { read: (text) => (text === 'yd' ? 'yd' : 'm'), write: (unit) => unit },
+  });
   const theme = useLocalStorage<'auto' | 'light' | 'dark'>('tasche.theme', 'auto');
   const prefersDark = usePreferredDark();
   const dark = computed(() => (theme.value === 'auto' ? prefersDark.value : theme.value === 'dark'));
@@ -24,5 +28,5 @@ export const useSettings = defineStore('settings', () => {
   const flipTheme = () => {
     theme.value = dark.value ? 'light' : 'dark';
   };
-  return { unitOverride, theme, dark, unitFor, flipUnit, flipTheme };
+  return { unitOverride, lastUnit, theme, dark, unitFor, flipUnit, flipTheme };
 });

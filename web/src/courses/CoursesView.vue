@@ -33,7 +33,7 @@ const settings = useSettings();
 const router = useRouter();
 onMounted(() => void store.load());
 
-const unit = computed<DistanceUnit>(() => settings.unitFor('m'));
+const unit = computed<DistanceUnit>(() => settings.unitFor(settings.lastUnit));
 const course = computed(
   () =>
     store.courses.find(({ id }) => id === props.courseId) ?? (props.courseId ? undefined : store.courses[0]),
@@ -110,7 +110,7 @@ const undo = useUndo();
         </p>
       </template>
       <template #actions>
-        <UnitButton :own="'m'" />
+        <UnitButton :own="settings.lastUnit" />
         <template v-if="mayEdit">
           <NButton :disabled="!undo.canUndo" title="Ctrl Z" @click="undo.undo()"> Undo </NButton>
           <NButton @click="add" type="primary">Add a course</NButton>

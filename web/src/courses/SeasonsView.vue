@@ -26,7 +26,7 @@ import { MONTH_NAMES } from './month-names';
  */
 const store = useSchedule();
 const settings = useSettings();
-const unit = computed<DistanceUnit>(() => settings.unitFor('m'));
+const unit = computed<DistanceUnit>(() => settings.unitFor(settings.lastUnit));
 /** Seasons are the workspace's: a player, a caddie and an assistant read them. */
 const mayEdit = computed(() => mayDoHere('editSeason'));
 provideReadOnly(() => !mayEdit.value);
@@ -87,7 +87,7 @@ const undo = useUndo();
         </p>
       </template>
       <template #actions>
-        <UnitButton own="m" />
+        <UnitButton :own="settings.lastUnit" />
         <template v-if="mayEdit">
           <NButton :disabled="!undo.canUndo" title="Ctrl Z" @click="undo.undo()"> Undo</NButton
           ><NButton @click="add" type="primary">Add a season</NButton>

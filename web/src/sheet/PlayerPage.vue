@@ -19,6 +19,14 @@ const router = useRouter();
 const asOf = computed(() => asOfIn(route.query));
 watch([() => props.playerId, asOf], ([playerId, day]) => void store.load(playerId, day), { immediate: true });
 
+watch(
+  () => store.sheet?.player.distanceUnit,
+  (unit) => {
+    if (unit) settings.lastUnit = unit;
+  },
+  { immediate: true },
+);
+
 useUndoScope(() => `player/${props.playerId}`);
 
 const to = (view: string) => () => void router.push(viewLink(view, props.playerId, route));
