@@ -1,6 +1,13 @@
 export { specDifferences } from './differences.js';
 export { type LadderClub, ladderClub } from './ladder-club.js';
-export { LOFT_KEYS, type LoftKey, playingLoft, shownLoftKey, usualLoftKey } from './playing-loft.js';
+export {
+  LOFT_KEYS,
+  type LoftKey,
+  loftPlace,
+  playingLoft,
+  shownLoftKey,
+  usualLoftKey,
+} from './playing-loft.js';
 export {
   type Quantity,
   type QuantityKey,

@@ -1,3 +1,4 @@
+import { usualLoftOf, type ClubKind } from '../clubs/index.js';
 import { numberIn, type Spec } from './readings.js';
 
 /** The loft a club is really at, and how that is known. */
@@ -27,6 +28,15 @@ export function playingLoft(spec: Spec): PlayingLoft | undefined {
     return { deg: stampedDeg, from: 'stamped', takenOn: spec.loftStampedDeg!.takenOn, stampedDeg };
   }
   return undefined;
+}
+
+/**
+ * Where a club stands in a list from the least loft to the most: by its own, else by the one usual for its name;
+ * behind them what has neither, and putters last.
+ */
+export function loftPlace(club: { kind: ClubKind; name: string; spec: Spec }): number {
+  if (club.kind === 'putter') return 99;
+  return playingLoft(club.spec)?.deg ?? usualLoftOf(club) ?? 98;
 }
 
 /**

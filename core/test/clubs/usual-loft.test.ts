@@ -7,6 +7,7 @@ import {
   kindFromName,
   launchOfShot,
   loftOrUsual,
+  loftPlace,
   placedClubs,
   usualBag,
   usualLoftOf,
@@ -53,6 +54,32 @@ describe('the loft a club usually has', () => {
       expect([name, loftOf(name) === undefined]).toEqual([name, name !== '7 iron 31.5']);
     expect(usualLoftOf({ kind: 'iron', name: 'Old blade' })).toBeUndefined();
     expect(usualLoftOf({ kind: 'hybrid' })).toBeUndefined();
+  });
+
+  it('orders a list with the lofts that are known, putters last', () => {
+    const at = (name: string, deg?: number) => ({
+      name,
+      kind: kindFromName(name)!,
+      spec: deg === undefined ? {} : { loftSetDeg: { value: deg, takenOn: '2026-11-30' } },
+    });
+    const list = [
+      at('putter', 3),
+      at('LW', 58),
+      at('Hybrid'),
+      at('PW'),
+      at('7 iron'),
+      at('Driver'),
+      at('8 iron', 36),
+    ];
+    expect(list.toSorted((a, b) => loftPlace(a) - loftPlace(b)).map(({ name }) => name)).toEqual([
+      'Driver',
+      '7 iron',
+      '8 iron',
+      'PW',
+      'LW',
+      'Hybrid',
+      'putter',
+    ]);
   });
 
   it('gives way to its own, and is that of the usual bag', () => {

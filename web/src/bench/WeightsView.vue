@@ -6,7 +6,7 @@ import {
   WEDGE_SHAFT_SCHOOLS,
   WEIGHT_DIRECTIONS,
   bringTo,
-  playingLoft,
+  loftPlace,
   shaftTradition,
   swingWeightPoints,
   swingWeightWords,
@@ -47,9 +47,8 @@ const clubs = computed(() => {
     scope.value === 'gamer'
       ? (store.gamer?.clubIds ?? []).flatMap((id) => store.clubsById.get(id) ?? [])
       : store.clubs.filter((club) => club.spec.state?.value !== 'retired');
-  return found.toSorted((a, b) => loftOf(a) - loftOf(b));
+  return found.toSorted((a, b) => loftPlace(a) - loftPlace(b));
 });
-const loftOf = (club: ClubView) => (club.kind === 'putter' ? 99 : (playingLoft(club.spec)?.deg ?? 98));
 
 const target = ref<string | number | null>('D4');
 const targetPoints = computed(() => swingWeightPoints(String(target.value ?? '')));

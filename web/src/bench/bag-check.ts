@@ -5,7 +5,7 @@ import {
   formatDegrees,
   gaugeCheck,
   loftDrift,
-  playingLoft,
+  loftPlace,
   sheetLie,
   type Gauged,
   type GaugeVerdict,
@@ -32,8 +32,8 @@ export interface CheckedClub {
 
 /** By the loft that is wanted, so that no row moves while it is read; putters last. */
 export function inCheckOrder(clubs: readonly ClubView[]): ClubView[] {
-  const orderOf = ({ kind, spec }: ClubView) =>
-    kind === 'putter' ? 99 : (gaugeCheck(spec, 'loft').wantedDeg ?? playingLoft(spec)?.deg ?? 98);
+  const orderOf = (club: ClubView) =>
+    (club.kind === 'putter' ? undefined : gaugeCheck(club.spec, 'loft').wantedDeg) ?? loftPlace(club);
   return clubs.toSorted((a, b) => orderOf(a) - orderOf(b));
 }
 

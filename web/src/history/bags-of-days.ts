@@ -1,11 +1,12 @@
 import type { DayView } from '@tasche/contract';
-import { ladderClub } from '@tasche/core';
+import { ladderClub, loftPlace } from '@tasche/core';
 
 /** A club of a gamer as it was known on a day. */
 interface ClubOfDay {
   name: string;
   loftDeg: number | null;
   carryM: number | null;
+  place: number;
 }
 
 /** A line of two bags side by side: a club that was in both, or in one of them. */
@@ -16,8 +17,8 @@ interface PairOfDays {
 }
 
 /**
- * The clubs of two days' gamers, each on a line of its own, from the least loft to the most; what has no loft
- * is last.
+ * The clubs of two days' gamers, each on a line of its own, from the least loft to the most, putters last (see
+ * `loftPlace`).
  */
 export function bagsOfDays(then: DayView, after: DayView): PairOfDays[] {
   const ids = new Set([...(then.gamer?.clubIds ?? []), ...(after.gamer?.clubIds ?? [])]);
@@ -34,9 +35,10 @@ function clubOf({ gamer, clubs }: DayView, id: string): ClubOfDay | null {
     name: club.name,
     loftDeg: club.kind === 'putter' ? null : (loftDeg ?? null),
     carryM: shots.full?.carryM ?? null,
+    place: loftPlace(club),
   };
 }
 
 function place({ then, after }: PairOfDays): number {
-  return after?.loftDeg ?? then?.loftDeg ?? Infinity;
+  return (after ?? then)!.place;
 }

@@ -3,7 +3,7 @@ import PageHead from '../app/PageHead.vue';
 import TextField from '../fields/TextField.vue';
 import UnitButton from '../app/UnitButton.vue';
 import { NButton } from 'naive-ui';
-import { counted, CLUB_STATES, CLUB_KINDS, playingLoft } from '@tasche/core';
+import { counted, CLUB_STATES, CLUB_KINDS, loftPlace } from '@tasche/core';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { useSettings } from '../app/settings';
@@ -59,11 +59,7 @@ const rows = computed(() =>
         .toLowerCase()
         .includes(filter.value.trim().toLowerCase()),
     )
-    .sort(
-      (a, b) =>
-        CLUB_KINDS.indexOf(a.kind) - CLUB_KINDS.indexOf(b.kind) ||
-        (playingLoft(a.spec)?.deg ?? 99) - (playingLoft(b.spec)?.deg ?? 99),
-    ),
+    .sort((a, b) => CLUB_KINDS.indexOf(a.kind) - CLUB_KINDS.indexOf(b.kind) || loftPlace(a) - loftPlace(b)),
 );
 /** The bags a club is in, said beside its name. */
 const badges = computed(
