@@ -34,12 +34,12 @@ export function modelledShot({ carryM, apexM, descentDeg }: CarryEstimate): Shot
 
 /**
  * The full shot of a club as a curve predicts it, by its loft or the usual one for its name; the second is less
- * sure. Undefined where there is neither.
+ * sure, and says nothing while no carry of the player is known. Undefined where there is neither.
  * @throws InvalidInputError naming the field
  */
 export function predictedOf(curve: CarryCurve, club: LoftedClub): CarryEstimate | undefined {
   const loftDeg = loftOrUsual(club);
-  if (loftDeg === undefined) return undefined;
+  if (loftDeg === undefined || (club.loftDeg === undefined && curve.clubs === 0)) return undefined;
   const found = curve.at(club.kind, loftDeg);
   const { value, plusMinus } = found.carryM;
   const unsure = NORMAL_95 * usualLoftShare(club) * value;

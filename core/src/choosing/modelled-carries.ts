@@ -9,8 +9,8 @@ const TWIN_DEG = 1.5;
  * Clubs as a choice can hold them against each other: what is not known of a full shot is filled in from the
  * player's own other clubs, so that nothing gains by not being known. A carry that is missing is the one they
  * predict, marked as modelled, with its interval (with no club known about a third either way); height from
- * the same curve; the run of the nearest club that has one. What is known stays as it is; a club without a
- * loft and a carry stays without. A partial or hard shot is the player's, not the head's: a club that shows
+ * the same curve; the run of the nearest club that has one. What is known stays as it is; a club whose carry
+ * nothing predicts stays without. A partial or hard shot is the player's, not the head's: a club that shows
  * none of its own is given those of another of its kind and loft, in proportion to their full shots, marked
  * as modelled.
  */

@@ -106,6 +106,17 @@ describe('a bag of carries without a single loft', () => {
     expect(modelled('Hybrid')).toBeUndefined();
   });
 
+  it('needs one carry for that: of names alone nothing is said', () => {
+    const named = bag.map((club): LadderClub => ({ ...club, shots: {} }));
+    expect(placedClubs(named).every(({ shots }) => shots.full === undefined)).toBe(true);
+    const one = named.map((club) =>
+      club.name === '7 iron' ? bag.find(({ name }) => name === '7 iron')! : club,
+    );
+    const placed = placedClubs(one).filter(({ shots }) => shots.full);
+    // All but the hybrid without a number and the putter.
+    expect(placed).toHaveLength(bag.length - 2);
+  });
+
   it('is less sure of it than one whose lofts are known', () => {
     const known = carryCurve(strongSetWedge()).at('iron', 32).carryM;
     const usual = modelled('7 iron')!;
