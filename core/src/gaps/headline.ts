@@ -1,4 +1,12 @@
-import type { Flag, Headline, StepReport } from './report.js';
+import type { Flag, GapReport, Headline, StepReport } from './report.js';
+
+/** Fewer clubs on the ladder are a bag that is still being entered: it is not judged as a whole. Our choice. */
+export const JUDGED_FROM_CLUBS = 5;
+
+/** Whether a bag is still being entered, and none of its numbers must be wrong. */
+export function isBeingEntered({ rungs, flags }: Pick<GapReport, 'rungs' | 'flags'>): boolean {
+  return rungs.length < JUDGED_FROM_CLUBS && !flags.some(({ code }) => code === 'mixed-up');
+}
 
 /** What matters most about a bag: its worst finding, else the steps that cannot be judged yet. */
 export function headlineOf(steps: readonly StepReport[], flags: readonly Flag[], rungs: number): Headline {

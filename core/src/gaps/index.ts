@@ -1,5 +1,6 @@
 export { type GappingStrategyId, GAPPING_STRATEGIES, gappingStrategyOf } from './gapping-strategies.js';
 export { type GapOptions, gaps } from './gaps.js';
+export { JUDGED_FROM_CLUBS, isBeingEntered } from './headline.js';
 export { bagOrder } from './bag-order.js';
 export { type Rung, type Cover, carryLadder, stepsOf, widestGapOf, ownedShots } from './ladder.js';
 export { mixedUpPairs } from './mixed-up.js';

@@ -5,7 +5,7 @@ export { middleAir } from './middle-air.js';
 export type { RoundDay } from './play-hole.js';
 export { partialToLearn } from './partial-to-learn.js';
 export { type PlayedRounds, playRounds } from './play-rounds.js';
-export { REMEDIES_FROM_CLUBS, type NoRemedies, noRemediesFor } from './no-remedies.js';
+export { type NoRemedies, noRemediesFor } from './no-remedies.js';
 export { remedies, type Remedy } from './remedies.js';
 export { REMEDY_KINDS } from './remedy-ways.js';
 export { type RoundAir, ROUND_AIR_BOUNDS, CALM, stillAir } from './round-air.js';

@@ -1,9 +1,4 @@
-import type { GapReport } from '../gaps/index.js';
-
-/**
- * Fewer clubs on the ladder are a bag that is still being entered: what it lacks is the rest of it. Our choice.
- */
-export const REMEDIES_FROM_CLUBS = 5;
+import { isBeingEntered, type GapReport } from '../gaps/index.js';
 
 /**
  * Why nothing is advised: a number is wrong and is put right first; most of the bag is not there yet; or the carry
@@ -21,6 +16,6 @@ export function noRemediesFor({
   unplaced,
 }: Pick<GapReport, 'flags' | 'rungs' | 'unplaced'>): NoRemedies | undefined {
   if (flags.some(({ code }) => code === 'mixed-up')) return 'mixed up';
-  if (rungs.length < REMEDIES_FROM_CLUBS) return 'few clubs';
+  if (isBeingEntered({ rungs, flags })) return 'few clubs';
   return unplaced.length > 0 ? 'a carry missing' : undefined;
 }

@@ -1,10 +1,13 @@
 import {
+  JUDGED_FROM_CLUBS,
   MAX_MORE_SHOTS,
+  isBeingEntered,
   stepBetween,
   type Cover,
   type Flag,
   type FlightDifference,
   type GapReport,
+  type Severity,
   type StepReport,
 } from '../gaps/index.js';
 import {
@@ -125,6 +128,23 @@ export function headlineWords(report: GapReport, unit: DistanceUnit): { title: s
   return {
     title: isEven(report) ? 'An even bag.' : 'No step at fault.',
     text: evenness ? evenSentence(evenness, unit) : '',
+  };
+}
+
+/**
+ * What a page says of a bag, and how bad it is: nothing of one that is still being entered, where a step is only
+ * wide because the clubs between are not there yet.
+ */
+export function bagHeadline(
+  report: GapReport,
+  unit: DistanceUnit,
+): { title: string; text: string; severity: Severity } {
+  if (report.rungs.length < 2 || !isBeingEntered(report))
+    return { ...headlineWords(report, unit), severity: report.headline.severity };
+  return {
+    title: `${report.rungs.length} clubs so far.`,
+    text: `The bag as a whole is judged from ${JUDGED_FROM_CLUBS} on.`,
+    severity: 'unknown',
   };
 }
 

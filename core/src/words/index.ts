@@ -31,6 +31,7 @@ export {
   evennessChangeWords,
   evennessWords,
   flagSentence,
+  bagHeadline,
   headlineWords,
   stepSentence,
 } from './gap-words.js';

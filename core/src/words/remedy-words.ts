@@ -1,6 +1,6 @@
 import type { ClubKind } from '../clubs/index.js';
-import type { GapReport } from '../gaps/index.js';
-import { REMEDIES_FROM_CLUBS, type NoRemedies, type Remedy } from '../rounds/index.js';
+import { JUDGED_FROM_CLUBS, type GapReport } from '../gaps/index.js';
+import type { NoRemedies, Remedy } from '../rounds/index.js';
 import { distanceNumber, formatDegrees, type DistanceUnit } from '../units/index.js';
 import { listed } from './listed.js';
 import { shotName } from './shot-words.js';
@@ -68,7 +68,7 @@ export function noRemediesWords(why: NoRemedies, { unplaced }: Pick<GapReport, '
     case 'mixed up':
       return 'Correct it in the sheet; advice is worked out then.';
     case 'few clubs':
-      return `What would help is worked out once ${REMEDIES_FROM_CLUBS} clubs have a carry or a loft.`;
+      return `What would help is worked out once ${JUDGED_FROM_CLUBS} clubs have a carry or a loft.`;
     case 'a carry missing':
       return `What would help is worked out once ${clubsWords(unplaced.map(({ name }) => name))} a carry.`;
   }

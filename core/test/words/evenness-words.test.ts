@@ -1,6 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { gaps, type LadderClub } from '../../src/index.js';
-import { bagEvennessWords, evennessChangeWords, headlineWords, stepSentence } from '../../src/words/index.js';
+import {
+  bagEvennessWords,
+  bagHeadline,
+  evennessChangeWords,
+  headlineWords,
+  stepSentence,
+} from '../../src/words/index.js';
 
 /** A bag of irons from carries in yards; null where nobody has hit the club. */
 function report(carries: readonly (number | null)[]) {
@@ -47,6 +53,23 @@ describe('what is said of a bag without a fault', () => {
     expect(title([200, 188, 176, 164, 152])).toBe('An even bag.');
     expect(title([200, 186, 176, 162, 152])).toBe('An even bag.');
     expect(title([200, 184.5, 176, 160.5, 152])).toBe('No step at fault.');
+  });
+
+  it('is not said of a bag that is still being entered, on a page; a question about few clubs is answered', () => {
+    const two = report([200, 150]);
+    expect(headlineWords(two, 'yd').title).toBe('One gap too wide.');
+    expect(bagHeadline(two, 'yd')).toEqual({
+      title: '2 clubs so far.',
+      text: 'The bag as a whole is judged from 5 on.',
+      severity: 'unknown',
+    });
+    expect(bagHeadline(one, 'yd').title).toBe('No ladder yet.');
+    expect(bagHeadline(even, 'yd')).toMatchObject({ title: 'An even bag.', severity: 'fine' });
+    // A number that must be wrong is said at once.
+    expect(bagHeadline(report([150, 200]), 'yd')).toMatchObject({
+      title: 'One pair mixed up.',
+      severity: 'error',
+    });
   });
 
   it('is that a step is not known where a club without a carry belongs into it', () => {

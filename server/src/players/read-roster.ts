@@ -1,7 +1,8 @@
 import {
   checkedOn,
   gaps,
-  headlineWords,
+  bagHeadline,
+  isBeingEntered,
   grooveWear,
   isFullSwing,
   ladderClub,
@@ -272,14 +273,14 @@ function verdictOf(
   const placed = locker && placedClubs(locker, player.baseline ?? undefined);
   const shown = placed ? clubs.map((club) => placed.find(({ id }) => id === club.id) ?? club) : clubs;
   const report = gaps(shown, { school: strategy, settings: player.gapSettings });
-  const { faults, looks, headline } = report;
-  const { title, text } = headlineWords(report, player.distanceUnit);
+  const { title, text, severity } = bagHeadline(report, player.distanceUnit);
+  const isJudged = !isBeingEntered(report);
   return {
     bagId,
     clubs: clubs.length,
-    faults,
-    looks,
-    severity: headline.severity,
+    faults: isJudged ? report.faults : 0,
+    looks: isJudged ? report.looks : 0,
+    severity,
     headline: `${title} ${text}`,
   };
 }

@@ -11,7 +11,7 @@ import {
   distanceNumber,
   formatDegrees,
   gaps,
-  headlineWords,
+  bagHeadline,
   ladderClub,
   placedClubs,
   playingLoft,
@@ -68,7 +68,7 @@ export default async function specSheetPdf({
 }: SpecSheet): Promise<Buffer> {
   const ladderClubs = placedClubs(clubs.map(ladderClub), player.baseline ?? undefined);
   const report = gaps(ladderClubs, { school: strategy, settings: player.gapSettings });
-  const headline = headlineWords(report, unit);
+  const headline = bagHeadline(report, unit);
   const findings = bagFindings(ladderClubs, player.gapSettings);
   const nameOf = (id: string) => clubs.find((club) => club.id === id)?.name ?? '';
   const evenness = bagEvennessWords(report, unit);
@@ -95,10 +95,7 @@ export default async function specSheetPdf({
       },
       sheetTable(sorted, report, unit, builder),
       {
-        text: [
-          { text: `${headline.title} `, bold: true, color: COLOURS[report.headline.severity] },
-          headline.text,
-        ],
+        text: [{ text: `${headline.title} `, bold: true, color: COLOURS[headline.severity] }, headline.text],
         margin: [0, 10, 0, 2],
       },
       ...(evenness ? [{ text: `${gappingStrategyOf(report.school).name}: ${evenness}.`, color: QUIET }] : []),

@@ -6,7 +6,7 @@ import {
   formatDegrees,
   distanceNumber,
   gappingStrategyOf,
-  headlineWords,
+  bagHeadline,
   noRemediesFor,
   noRemediesWords,
   stepBetween,
@@ -46,7 +46,7 @@ const evennessBefore = computed(() => bagEvennessWords(props.before, props.unit)
 const changed = computed(
   () => props.opened.length > 0 || props.closed.length > 0 || evenness.value !== evennessBefore.value,
 );
-const headline = computed(() => headlineWords(props.report, props.unit));
+const headline = computed(() => bagHeadline(props.report, props.unit));
 /** The step pointed at, as it is now: a change may have removed it. */
 const shownStep = computed(() => props.pointed && stepBetween(props.report, props.pointed));
 const school = computed(() => gappingStrategyOf(props.report.school));
@@ -89,11 +89,8 @@ function stepWords(step: StepReport): string {
         {{ stepSentence(shownStep, report, unit) }}
       </p>
       <p v-else class="sentence">
-        <span
-          class="verdict"
-          :class="report.headline.severity"
-          :title="SEVERITY_WORDS[report.headline.severity]"
-          >{{ MARKS[report.headline.severity] }} {{ headline.title }}</span
+        <span class="verdict" :class="headline.severity" :title="SEVERITY_WORDS[headline.severity]"
+          >{{ MARKS[headline.severity] }} {{ headline.title }}</span
         >
         {{ headline.text }}
       </p>

@@ -2,7 +2,7 @@
 import { NCard } from 'naive-ui';
 import type { ClubView } from '@tasche/contract';
 import {
-  headlineWords,
+  bagHeadline,
   stepBetween,
   stepSentence,
   type DistanceUnit,
@@ -35,7 +35,7 @@ const HEAD_PX = 46;
 const pointed = ref<StepReport | null>(null);
 /** The step that is pointed at, as it stands now: after a swap it may be gone. */
 const step = computed(() => pointed.value && stepBetween(props.report, pointed.value));
-const headline = computed(() => headlineWords(props.report, props.unit));
+const headline = computed(() => bagHeadline(props.report, props.unit));
 </script>
 
 <template>
@@ -73,8 +73,7 @@ const headline = computed(() => headlineWords(props.report, props.unit));
   </div>
   <NCard class="sentence" aria-live="polite">
     <template v-if="step">{{ stepSentence(step, report, unit) }}</template><template v-else
-      ><b class="verdict" :class="report.headline.severity">{{ headline.title }}</b>
-      {{ headline.text }}</template
+      ><b class="verdict" :class="headline.severity">{{ headline.title }}</b> {{ headline.text }}</template
     >
   </NCard>
 </template>

@@ -72,13 +72,23 @@ describe('the swaps of a week', () => {
 });
 
 describe('the bag of a week beside its ladder', () => {
+  const five: readonly LadderClub[] = [
+    ...inBag,
+    {
+      id: '58',
+      name: '58',
+      kind: 'wedge',
+      loftDeg: 58,
+      shots: { full: { carryM: 80, source: 'stated' } },
+    },
+  ];
   const board = () =>
     mount(WeekBoard, {
       props: {
         active: null,
-        rows: inBag.map(({ id }) => clubView(id)),
-        inBag,
-        report: gaps(inBag),
+        rows: five.map(({ id }) => clubView(id)),
+        inBag: five,
+        report: gaps(five),
         gone: clubs.filter(({ id }) => id === '9'),
         fresh: new Set<string>(),
         moved: undefined,
@@ -91,7 +101,7 @@ describe('the bag of a week beside its ladder', () => {
     const view = board();
     const whole = view.get('.sentence').text();
     expect(whole).toMatch(/first, one|One /);
-    const step = gaps(inBag).steps[0]!;
+    const step = gaps(five).steps[0]!;
     view.getComponent(LadderRibs).vm.$emit('point', step);
     await view.vm.$nextTick();
     expect(view.get('.sentence').text()).toMatch(/^7 to 8 is 4\.0° and 12 m/);
