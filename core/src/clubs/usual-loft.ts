@@ -65,7 +65,7 @@ export function usualLoftOf({ kind, name = '' }: LoftedClub): number | undefined
  */
 export const USUAL_LOFT_SHARE = 0.035;
 
-/** The loft a club is reckoned with: its own, or the one usual for its name; undefined where neither is known. */
+/** The loft a club is taken to have: its own, or the one usual for its name; undefined where neither is known. */
 export function loftOrUsual(club: LoftedClub): number | undefined {
   return club.loftDeg ?? usualLoftOf(club);
 }

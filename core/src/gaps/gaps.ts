@@ -216,7 +216,7 @@ function mixedUpFlags(rungs: readonly Rung[], steps: readonly StepReport[]): Fla
       code: 'mixed-up',
       severity: 'error',
       clubIds: [farther.id, nearer.id],
-      value: nearer.reckonedDeg! - farther.reckonedDeg!,
+      value: nearer.loftOrUsualDeg! - farther.loftOrUsualDeg!,
       limit: mixedUpDeg(farther, nearer),
       unit: 'deg',
     }));

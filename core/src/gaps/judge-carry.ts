@@ -114,7 +114,7 @@ function isLoftAsWanted({ loftDeg }: Step, { settings, targetDeg }: StepContext)
 /** Both clubs are short irons or wedges. */
 function isScoringEnd(step: Pick<Step, 'upper' | 'lower'>, settings: GapSettings): boolean {
   return [step.upper, step.lower].every(
-    ({ reckonedDeg = -Infinity }) => reckonedDeg >= settings.scoringFromLoftDeg,
+    ({ loftOrUsualDeg = -Infinity }) => loftOrUsualDeg >= settings.scoringFromLoftDeg,
   );
 }
 

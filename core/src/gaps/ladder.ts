@@ -14,7 +14,7 @@ export interface Rung extends LadderClub {
   carryM: number;
   full: Shot;
   /** Its loft, or the one usual for its name: enough to tell that a carry must be wrong. */
-  reckonedDeg: number | undefined;
+  loftOrUsualDeg: number | undefined;
 }
 
 /** The space between two neighbours on the carry ladder; `upper` is the longer club. */
@@ -47,9 +47,9 @@ export function carryLadder(clubs: readonly LadderClub[]): Rung[] {
     const { full } = shots;
     if (!full || !isFullSwing(kind)) continue;
     const { carryM } = full;
-    const reckonedDeg = loftDeg ?? usualLoftOf({ kind, name });
+    const loftOrUsualDeg = loftDeg ?? usualLoftOf({ kind, name });
     // Written out: a spread of every club of every bag that is tried costs more than the rest of the ladder.
-    rungs.push({ id, name, kind, loftDeg, lengthIn, hitsPerRound, shots, full, carryM, reckonedDeg });
+    rungs.push({ id, name, kind, loftDeg, lengthIn, hitsPerRound, shots, full, carryM, loftOrUsualDeg });
   }
   return rungs.sort(
     (a, b) => b.carryM - a.carryM || (a.loftDeg ?? 0) - (b.loftDeg ?? 0) || a.name.localeCompare(b.name),

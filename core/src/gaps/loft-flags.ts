@@ -13,7 +13,7 @@ export function loftFlags(
   const { loftDeg, upper, lower } = step;
   const eitherOr = carryWord === 'either-or';
   if (isMixedUp(step)) {
-    const lessDeg = lower.reckonedDeg! - upper.reckonedDeg!;
+    const lessDeg = lower.loftOrUsualDeg! - upper.loftOrUsualDeg!;
     return [loftFlag(step, lessDeg, 'mixed-up', 'error', mixedUpDeg(upper, lower))];
   }
   if (loftDeg === undefined) return [];

@@ -32,7 +32,7 @@ export function mixedUpDeg(farther: Rung, nearer: Rung): number {
 function ofKnownLofts(farther: Rung, nearer: Rung): number {
   const share = (farther.carryM - nearer.carryM) / farther.carryM;
   const areIrons = IRONS.has(farther.kind) && IRONS.has(nearer.kind);
-  const getsUp = nearer.reckonedDeg! >= EVERY_SWING_FROM_DEG || farther.carryM > FAST_SWING_FROM_M;
+  const getsUp = nearer.loftOrUsualDeg! >= EVERY_SWING_FROM_DEG || farther.carryM > FAST_SWING_FROM_M;
   if (areIrons && share > 0.05 && getsUp) return 3;
   if (share > 0.15) return 4;
   if (share > 0.1) return areIrons ? 6 : 12;
@@ -41,8 +41,8 @@ function ofKnownLofts(farther: Rung, nearer: Rung): number {
 
 /** Lofts so far the wrong way round that one of the pair's numbers must be wrong: its carry says nothing. */
 export function isMixedUp({ upper, lower }: Pick<Step, 'upper' | 'lower'>): boolean {
-  if (upper.reckonedDeg === undefined || lower.reckonedDeg === undefined) return false;
-  const moreDeg = upper.reckonedDeg - lower.reckonedDeg;
+  if (upper.loftOrUsualDeg === undefined || lower.loftOrUsualDeg === undefined) return false;
+  const moreDeg = upper.loftOrUsualDeg - lower.loftOrUsualDeg;
   return moreDeg > 0 && moreDeg > mixedUpDeg(upper, lower);
 }
 
@@ -52,9 +52,9 @@ export function isMixedUp({ upper, lower }: Pick<Step, 'upper' | 'lower'>): bool
  * @param rungs longest first
  */
 export function mixedUpPairs(rungs: readonly Rung[]): (readonly [farther: Rung, nearer: Rung])[] {
-  const known = rungs.filter(({ reckonedDeg }) => reckonedDeg !== undefined);
+  const known = rungs.filter(({ loftOrUsualDeg }) => loftOrUsualDeg !== undefined);
   // In nearly every bag, and there are thousands when one is chosen, no loft is the wrong way round.
-  if (known.every((rung, i) => i === 0 || rung.reckonedDeg! >= known[i - 1]!.reckonedDeg!)) return [];
+  if (known.every((rung, i) => i === 0 || rung.loftOrUsualDeg! >= known[i - 1]!.loftOrUsualDeg!)) return [];
   let pairs = known.flatMap((farther, i) =>
     known
       .slice(i + 1)

@@ -105,7 +105,7 @@ export function carryByNameSection(): Section {
   return {
     title: 'Carry for a name, each club from the others',
     words:
-      'The same table without its lofts: each club is reckoned with the loft usual for its name, left out, and predicted from the rest.',
+      'The same table without its lofts: each club is taken to have the loft usual for its name, left out, and predicted from the rest.',
     rows: bag.map((club): Row => {
       const { carryM } = predictedOf(carryCurve(bag.filter((one) => one !== club)), club)!;
       const off = club.shots.full!.carryM - carryM.value;
