@@ -41,14 +41,15 @@ export function assessStep(step: Step, context: StepContext): StepReport {
       : { word: 'not known yet', severity: 'unknown' };
   }
 
-  // Two clubs for one job are that whatever stands between them.
-  const isDivided = step.betweenIds !== undefined && carry.word !== 'overlap' && carry.word !== 'either-or';
+  const mixedUp = isMixedUp(step);
+  // Two clubs for one job are that whatever stands between them, and a wrong number stays wrong.
+  const isAlike = carry.word === 'overlap' || carry.word === 'either-or';
+  const isDivided = step.betweenIds !== undefined && !isAlike && !mixedUp;
   if (isDivided) carry = { word: 'not known yet', severity: 'unknown' };
 
   const cover = carry.word === 'wide' ? coverOf(step, owned) : undefined;
   if (cover) carry = { ...carry, word: 'covered', severity: carry.severity === 'error' ? 'warning' : 'fine' };
 
-  const mixedUp = isMixedUp(step);
   const flags: Flag[] = [];
   if (!mixedUp && carry.code && (carry.severity === 'warning' || carry.severity === 'error')) {
     flags.push({

@@ -99,6 +99,17 @@ describe('a step where a club without a carry usually stands', () => {
     expect(gaps(known).steps.every(({ betweenIds }) => betweenIds === undefined)).toBe(true);
   });
 
+  it('of a pair mixed up stays that', () => {
+    const slip = [
+      { ...club('9 iron', 128), loftDeg: 41 },
+      club('10 iron'),
+      { ...club('PW', 115), loftDeg: 4.6 },
+    ];
+    const { steps, flags } = gaps(slip);
+    expect(flags.map(({ code }) => code)).toEqual(['mixed-up']);
+    expect(steps[0]).toMatchObject({ upperId: '9 iron', lowerId: 'PW', word: 'mixed up', severity: 'error' });
+  });
+
   it('of two clubs for one job stays an overlap', () => {
     const alike = bag.map((one) => (one.name === 'PW' ? club('PW', 132) : one));
     expect(stepOf(alike, '7 iron')).toMatchObject({ word: 'overlap', severity: 'warning' });
