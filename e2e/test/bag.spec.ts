@@ -207,6 +207,13 @@ test('clubs go out by key, in by picker and by drag; a full gamer asks which goe
   const target = (await page.locator('.left-out ul').boundingBox())!;
   await page.mouse.move(target.x + 60, target.y + 20, { steps: 12 });
   await page.mouse.move(target.x + 64, target.y + 22, { steps: 3 });
+  // Where the browser sends no click at the end of a drag, the next press of a button is still one.
+  await page.evaluate(() =>
+    window.addEventListener('click', (event) => event.stopImmediatePropagation(), {
+      capture: true,
+      once: true,
+    }),
+  );
   await page.mouse.up();
   await expect.poll(() => names(page)).not.toContain('50');
   await page.getByRole('button', { name: 'Put 4 iron in' }).click();

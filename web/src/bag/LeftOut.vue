@@ -4,6 +4,7 @@ import type { ClubView } from '@tasche/contract';
 import { distanceNumber, formatDegrees, playingLoft, shotIn, type DistanceUnit } from '@tasche/core';
 import { computed } from 'vue';
 import { VueDraggable } from 'vue-draggable-plus';
+import { afterDrag } from '../app/drag-end';
 
 /** The locker's clubs that are not in the bag. Drag one into the sheet, or a row of the sheet down here. */
 const props = defineProps<{ clubs: readonly ClubView[]; unit: DistanceUnit }>();
@@ -41,6 +42,7 @@ function onDropped(event: { data?: ClubView; item: HTMLElement }): void {
       filter="button"
       :prevent-on-filter="false"
       @add="onDropped"
+      @end="afterDrag"
     >
       <li v-for="club in clubs" :key="club.id" :data-club="club.id" :data-name="club.name">
         <NButton

@@ -13,6 +13,7 @@ import {
 } from '@tasche/core';
 import { computed, ref } from 'vue';
 import { VueDraggable } from 'vue-draggable-plus';
+import { afterDrag } from '../app/drag-end';
 import LockRow from './LockRow.vue';
 import OneOfBoard from './OneOfBoard.vue';
 import { NEXT_LOCK, lockOf, withLock, type Lock } from './lock';
@@ -210,6 +211,7 @@ const words = (club: LadderClub) =>
         filter=".turn, .link"
         :prevent-on-filter="false"
         @add="dropped($event, side === 'in' ? 'always' : 'never')"
+        @end="afterDrag"
       >
         <LockRow
           v-for="club in side === 'in' ? inside : outside"

@@ -2,6 +2,7 @@
 import type { ClubView } from '@tasche/contract';
 import type { DistanceUnit } from '@tasche/core';
 import { VueDraggable } from 'vue-draggable-plus';
+import { afterDrag } from '../app/drag-end';
 import { computed, nextTick, ref, watch } from 'vue';
 import SheetRow from './SheetRow.vue';
 import { editText, type SheetColumn } from './sheet-columns';
@@ -254,6 +255,11 @@ defineExpose({
     return focusCell();
   },
 });
+
+function endDrag(): void {
+  emit('dragging', false);
+  afterDrag();
+}
 </script>
 
 <template>
@@ -283,7 +289,7 @@ defineExpose({
         :animation="120"
         @add="onDropped"
         @start="emit('dragging', true)"
-        @end="emit('dragging', false)"
+        @end="endDrag"
       >
         <SheetRow
           v-for="club in clubs"
