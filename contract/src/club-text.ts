@@ -84,7 +84,11 @@ function filledDown(
     if (isBlankRow(row)) return row;
     const said = row[playerColumn]?.trim() ?? '';
     if (said !== '') player = said;
-    return said !== '' || player === '' ? row : row.with(playerColumn, player);
+    if (said !== '' || player === '') return row;
+    // The row may end before that column.
+    return Array.from({ length: Math.max(row.length, playerColumn + 1) }, (_cell, i) =>
+      i === playerColumn ? player : (row[i] ?? ''),
+    );
   });
 }
 

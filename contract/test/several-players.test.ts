@@ -30,6 +30,10 @@ describe('the bags of several players in one text', () => {
       ['Client;Club;Carry', 'Ann Bell;Driver;230', ';7i;150', '', 'Bo Roe;Driver;275', ';3w;250'],
     ],
     [
+      'the player last, in rows that end before',
+      ['Club,Carry,Player', 'Driver,230,Ann Bell', '7i,150', 'Driver,275,Bo Roe', '3w,250'],
+    ],
+    [
       'first and last names in columns of their own',
       [
         'First name,Last name,Club,Carry',

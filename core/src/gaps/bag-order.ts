@@ -4,6 +4,7 @@ import { carryLadder, type Step } from './ladder.js';
 
 /** The kinds from the longest on, as they usually stand in a bag. */
 const USUAL_ORDER: readonly ClubKind[] = ['driver', 'fairway', 'hybrid', 'driving iron', 'iron', 'wedge'];
+
 /** Where a club usually stands, by its kind and what it is called: less is longer. */
 function usualPlace(club: LadderClub): number {
   const within =
