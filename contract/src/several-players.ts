@@ -138,14 +138,22 @@ function carryGrid(all: Cells): PlayerCells[] | undefined {
   if (upright) return upright;
   const widest = Math.max(...rows.map((row) => row.length));
   const turned = Array.from({ length: widest }, (_none, i) => rows.map((row) => row[i]?.trim() ?? ''));
-  return clubsByPlayers(turned)?.map((one, i) => ({ ...one, lineOf: () => line + 2 + i }));
+  return clubsByPlayers(turned, (_row, column) => line + 1 + column);
 }
 
-function clubsByPlayers(rows: Cells, lineOf = (row: number) => row): PlayerCells[] | undefined {
-  const [corner = '', ...players] = rows[0]!.map((cell) => cell.trim());
+/** @param lineOf the line of the text a cell of the grid stands in, by its row under the heads and its column */
+function clubsByPlayers(
+  rows: Cells,
+  lineOf: (row: number, column: number) => number,
+): PlayerCells[] | undefined {
+  const corner = rows[0]![0]?.trim() ?? '';
+  // Empty columns beside the grid, or empty rows between its players, say nothing.
+  const players = rows[0]!.flatMap((cell, column) =>
+    column > 0 && cell.trim() !== '' ? [{ player: cell.trim(), column }] : [],
+  );
   const body = rows.slice(1);
   const isUnknown = (head: string) => recogniseHead(head) === undefined && kindFromName(head) === undefined;
-  if (!CORNER.test(corner) || players.length < 2 || !players.every((name) => name !== '' && isUnknown(name)))
+  if (!CORNER.test(corner) || players.length < 2 || !players.every(({ player }) => isUnknown(player)))
     return undefined;
   const clubs = body.map(([name = '']) => name.trim()).filter((name) => name !== '');
   const said = body.flatMap((row) => row.slice(1).map((cell) => cell.trim())).filter((cell) => cell !== '');
@@ -153,15 +161,15 @@ function clubsByPlayers(rows: Cells, lineOf = (row: number) => row): PlayerCells
   if (share(said, (cell) => CARRY.test(cell)) < MIN_SHARE) return undefined;
   const name: RecognisedColumn = { column: columnOf('name')!, units: {} };
   const carry = recogniseHead('Carry');
-  return players.map((player, i) => ({
+  return players.map(({ player, column }) => ({
     player,
-    lineOf,
+    lineOf: (row) => lineOf(row, column),
     table: {
       heads: ['Club', 'Carry'],
       columns: [name, carry],
       // A club without a carry is not in that player's bag.
       cells: body.map((row) => {
-        const cell = row[i + 1]?.trim() ?? '';
+        const cell = row[column]?.trim() ?? '';
         return cell === '' || SAYS_NOTHING.test(cell) ? [] : [row[0] ?? '', cell];
       }),
       firstLine: 1,

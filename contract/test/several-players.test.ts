@@ -68,6 +68,14 @@ describe('the bags of several players in one text', () => {
       'carries, clubs by players',
       ['Carries 2026', '', 'Club,Ann Bell,Bo Roe', 'Driver,230,275', '3w,-,250 yd', '7i,~150,'],
     ],
+    [
+      'a grid with empty columns beside it',
+      ['Club,Ann Bell,Bo Roe,,', 'Driver,230,275,,', '3w,,250,,', '7i,150,,,'],
+    ],
+    [
+      'a grid with an empty row in it',
+      ['Player,Driver,3w,7i', 'Ann Bell,230,,150', ',,,', 'Bo Roe,275,250,'],
+    ],
     ['carries, players by clubs', ['Player,Driver,3w,7i', 'Ann Bell,230,,150', 'Bo Roe,275,250,']],
   ])('%s', (_how, lines) => {
     expect(read(lines)).toEqual({ found: [ANN, BO], unnamedLines: [] });

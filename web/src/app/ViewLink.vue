@@ -5,7 +5,7 @@ import { viewLink } from './view-link';
 /** A link to a view. The air in the address goes along, so it changes with the address, and its menu need not. */
 defineProps<{
   view: string;
-  /** Whose view; of the workspace's views, nobody's. */
+  /** Whose view it is; left out for a view of the workspace. */
   playerId?: string | undefined;
   label: string;
   isHere: boolean;
