@@ -6,7 +6,8 @@ import { demandRows } from './demand-rows.js';
 import type { PlayedIn } from './played-shot.js';
 import { requireDemand, type ShotDemand } from './shot-demand.js';
 import { soleStrokes, type BounceStrategy } from './sole.js';
-import { PLACES_OF_MANY, strokesWith } from './strokes-for.js';
+import { strokesWith } from './strokes-for.js';
+import { PLACES_OF_MANY } from './strokes-of-aim.js';
 
 /** What is known of the day: how each club plays in a need's wind, and how wedges' soles meet the ground. */
 interface ChoosingDay {

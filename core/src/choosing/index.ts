@@ -33,18 +33,9 @@ export {
   wantedBounceDeg,
   soleStrokes,
 } from './sole.js';
-export {
-  type Aimed,
-  partSwingFor,
-  shotsFor,
-  strokesOfAim,
-  aimed,
-  outcomeOf,
-  strokesAfter,
-  strokesFor,
-  touchStrokes,
-  riseLossM,
-} from './strokes-for.js';
+export { type Aimed, type ShotTarget, aimed, outcomeOf, riseLossM } from './aimed-shot.js';
+export { leastStrokesOfAim, strokesAfter, strokesOfAim } from './strokes-of-aim.js';
+export { partSwingFor, shotsFor, shotsOf, strokesFor, touchStrokes } from './strokes-for.js';
 export { TIE_STROKES, isTie } from './tie.js';
 export { type Scenario, type TravelSet, searchTravelSets, travelSet } from './travel-set.js';
 export { bagStepsCost } from './step-costs.js';

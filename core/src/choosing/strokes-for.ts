@@ -1,121 +1,14 @@
-import { type ClubKind, type ShotKind, usualShotOf, type UsualShotKind } from '../clubs/index.js';
-import { LIES, lieHurts } from '../plays-like/index.js';
-import type { Slope, Hazard } from '../courses/index.js';
-import { TOUR_HANDICAP, scatterOf } from '../skill/index.js';
-import { expectedStrokes, type HoleOutLie } from '../strokes/index.js';
-import { normalPlaces } from '../statistics/index.js';
-import { TOUCH_M, type ShotDemand } from './shot-demand.js';
+import type { ShotKind } from '../clubs/index.js';
+import { TOUR_HANDICAP } from '../skill/index.js';
+import { expectedStrokes } from '../strokes/index.js';
+import { aimed, fairwayRunOf, fromLie, SLOPE_RUN, toHoleOf } from './aimed-shot.js';
 import { partSwing } from './part-swing.js';
 import type { PlayedClub, PlayedShot } from './played-shot.js';
+import { TOUCH_M, type ShotDemand } from './shot-demand.js';
+import { leastStrokesOfAim, PLACES, strokesOfAim } from './strokes-of-aim.js';
 
-/** A usual green and fairway where a need says nothing of its own; our choice. */
-const USUAL_HALF_M = { green: 13, fairway: 15 } as const;
-const USUAL_LEFT_M = 130;
-/** What is not known of a shot: run, descent. From memory of tour players. */
-const USUAL_RUN_M = 3;
-const USUAL_LAND_DEG = 47;
-/**
- * A shot asked to do more, or less, than a full swing is a little likelier to go wrong. Strokes; our choice.
- */
-const EFFORT: Record<UsualShotKind, number> = {
-  full: 0,
-  hard: 0.03,
-  soft: 0.01,
-  choked: 0.01,
-  'three-quarter': 0.02,
-  half: 0.03,
-};
-/** Speed lost is carry lost, and a little more. */
-const CARRY_PER_SPEED = 1.4;
-/** A drive off the ground always loses something. Strokes; our choice. */
-const DRIVER_OFF_THE_GROUND = 0.25;
-/**
- * A strong deep-faced wood is for the tee: what each degree under this loft costs off the ground. Common
- * practice, no source; the size is our choice.
- */
-const GROUND_WOOD_DEG = 15;
-const STRONG_WOOD_STROKES = 0.03;
-/** A tilt towards the player holds a ball, one away lets it go: factors of the run. Our choice. */
-const SLOPE_RUN: Record<Slope, number> = { towards: 0.65, flat: 1, away: 1.35 };
-/**
- * Flags stand off the middle and are played at: so much of a green's half width is left around the shot, on
- * average. Our choice; held to whole rounds.
- */
-const GREEN_AROUND_FLAG = 0.78;
-/** What guards a green lies within so far of its edge; shorter than that, on line, is fairway. Our choice. */
-const FRONT_M = 25;
-const APRON_HALF_M = 15;
-/** A ball dropped behind the water before a green. Our choice. */
-const DROP_M = 20;
-/** Among trees a stroke is half lost. Our choice. */
-const TREES_STROKES = 0.5;
-/** A hazard at a side begins with the edge of the corridor and is so deep. Our choice. */
-const HAZARD_DEPTH_M = 30;
-/**
- * Points a shot's scatter is summed over, twice as many where one side differs from the other: within about
- * 0.01 strokes of 2,000.
- */
-const PLACES = 48;
-/** Fewer do where a need is counted from several places. */
-export const PLACES_OF_MANY = 24;
-/** Mis-hits are short of what was aimed at wherever they end: a quarter of the points. */
-const MISHIT_PLACES = 0.25;
 /** A club with no shot for it: as good as a stroke and a half lost. Our choice. */
 const NO_SHOT_STROKES = 1.5;
-
-/** Where a shot leaves the ball: what it lies in, how far from the hole, and strokes lost besides. */
-interface Outcome {
-  lie: HoleOutLie;
-  leftM: number;
-  lost: number;
-}
-
-/**
- * A shot for a need: how far a good strike carries and runs from that lie, how it scatters, what share of
- * strikes is mis-hit and how much shorter those carry.
- */
-export interface Aimed {
-  carryM: number;
-  fairwayRunM: number;
-  greenRunM: number;
-  alongM: number;
-  acrossM: number;
-  mishitShare: number;
-  mishitShortM: number;
-  strokes: number;
-  /** Of the player, for the strokes that follow. */
-  handicap: number;
-}
-
-/**
- * How much shorter a ball carries to ground that is higher: it is met earlier on the way down. Metres; less
- * than zero downhill.
- * @param descentDeg the usual one where it is not known
- */
-export function riseLossM(elevationChangeM = 0, descentDeg = USUAL_LAND_DEG): number {
-  return elevationChangeM / Math.tan((Math.max(20, descentDeg) * Math.PI) / 180);
-}
-
-/**
- * What a lie leaves of a carry, what the rise of the ground takes off it, and by what factor it scatters more.
- */
-function fromLie(
-  demand: Pick<ShotDemand, 'lie' | 'elevationChangeM'>,
-  kind: ClubKind,
-  shot: PlayedShot,
-): { carryShare: number; riseLossM: number; scatter: number } {
-  const { spread, speed } = LIES[demand.lie];
-  const hurt = lieHurts(kind, demand.lie);
-  return {
-    carryShare: (1 - (1 - speed) * hurt) ** CARRY_PER_SPEED,
-    scatter: 1 + (spread - 1) * hurt,
-    riseLossM: riseLossM(demand.elevationChangeM, shot.descentDeg),
-  };
-}
-
-function fairwayRunOf(shot: PlayedShot): number {
-  return Math.max(0, (shot.totalM ?? shot.carryM + USUAL_RUN_M) - shot.carryM);
-}
 
 /** The part swing that comes to rest as far as a need asks, or undefined where the club has none. */
 export function partSwingFor(
@@ -132,112 +25,7 @@ export function partSwingFor(
   return partSwing(club, (demand.distanceM - runM + riseLossM) / carryShare, club.handicap ?? TOUR_HANDICAP);
 }
 
-/** How a shot plays for a need. */
-export function aimed(
-  demand: ShotDemand,
-  { kind, loftDeg, handicap = TOUR_HANDICAP }: Pick<PlayedClub, 'kind' | 'loftDeg' | 'handicap'>,
-  shotKind: ShotKind,
-  shot: PlayedShot,
-): Aimed {
-  const { carryShare, riseLossM, scatter } = fromLie(demand, kind, shot);
-  const { middleM, alongM, acrossM, mishitShare, mishitShortM } = scatterOf(kind, loftDeg, shot, handicap);
-  const fairwayRunM = fairwayRunOf(shot);
-  // What a player knows of a club on a tee is of its full swing; a driver's carry is one from a tee.
-  const isOffTee = demand.lie === 'tee' && shotKind === 'full' && kind !== 'driver';
-  const offTheTee = isOffTee ? (shot.teeGainM ?? 0) : 0;
-  const strong =
-    kind === 'fairway' && loftDeg !== undefined && loftDeg < GROUND_WOOD_DEG
-      ? STRONG_WOOD_STROKES * (GROUND_WOOD_DEG - loftDeg)
-      : 0;
-  return {
-    carryM: middleM * carryShare + offTheTee - riseLossM,
-    fairwayRunM,
-    greenRunM: (shot.greenRunM ?? fairwayRunM) * SLOPE_RUN[demand.slope ?? 'flat'],
-    alongM: Math.hypot(alongM * scatter, shot.gustAlongM ?? 0),
-    acrossM: Math.hypot(acrossM * scatter, shot.gustAcrossM ?? 0),
-    mishitShare,
-    mishitShortM,
-    handicap,
-    strokes:
-      1 +
-      (shot.effortStrokes ?? EFFORT[usualShotOf(shotKind)]) +
-      (demand.lie === 'tee' ? 0 : kind === 'driver' ? DRIVER_OFF_THE_GROUND : strong),
-  };
-}
-
-/**
- * What becomes of an aimed shot that comes down `along` farther and `across` to the right of where it was meant
- * to.
- */
-export function outcomeOf(
-  demand: ShotDemand,
-  { carryM, fairwayRunM, greenRunM }: Aimed,
-  along: number,
-  across: number,
-): Outcome {
-  const halfM = demand.halfM ?? USUAL_HALF_M[demand.to];
-  const missed = demand.missStrokes ?? 0;
-  if (demand.to === 'fairway') {
-    const landsM = carryM + along;
-    const restM = landsM + fairwayRunM;
-    const toHoleM = (demand.leftM ?? USUAL_LEFT_M) + demand.distanceM;
-    for (const hazard of demand.hazards ?? [])
-      if (isIn(hazard, landsM, restM, across, halfM)) return afterHazard(hazard, toHoleM, restM, across);
-    const leftM = Math.max(1, Math.hypot(toHoleM - restM, across));
-    return Math.abs(across) <= halfM
-      ? { lie: 'fairway', leftM, lost: 0 }
-      : { lie: 'rough', leftM, lost: missed };
-  }
-  const lands = carryM + along - demand.distanceM;
-  // What comes down before the green runs as the fairway lets it, what comes down on it as the green does.
-  const rest = lands + (lands < -halfM ? fairwayRunM : greenRunM);
-  if (demand.mustHold && lands < -halfM && lands > -halfM - FRONT_M && Math.abs(across) <= halfM + FRONT_M) {
-    return demand.front === 'water'
-      ? { lie: 'rough', leftM: halfM + FRONT_M + DROP_M, lost: 1 }
-      : { lie: 'sand', leftM: Math.hypot(lands, across), lost: 0 };
-  }
-  const off = Math.hypot(rest, across);
-  if (off <= halfM * GREEN_AROUND_FLAG) return { lie: 'green', leftM: off, lost: 0 };
-  if (rest < -halfM && Math.abs(across) <= APRON_HALF_M) return { lie: 'fairway', leftM: off, lost: 0 };
-  return { lie: 'rough', leftM: off, lost: missed };
-}
-
-function isIn(
-  { side, fromM, toM }: Hazard,
-  landsM: number,
-  restM: number,
-  across: number,
-  halfM: number,
-): boolean {
-  if (side === 'across') return landsM < toM && restM > fromM;
-  const out = side === 'left' ? -across : across;
-  return out > halfM && out <= halfM + HAZARD_DEPTH_M && restM >= fromM && landsM <= toM;
-}
-
-function afterHazard({ kind, fromM }: Hazard, toHoleM: number, restM: number, across: number): Outcome {
-  const leftM = Math.max(1, Math.hypot(toHoleM - restM, across));
-  switch (kind) {
-    case 'bunker':
-      return { lie: 'sand', leftM, lost: 0 };
-    case 'trees':
-      return { lie: 'rough', leftM, lost: TREES_STROKES };
-    case 'water':
-      return { lie: 'rough', leftM: Math.max(1, toHoleM - Math.max(0, fromM - DROP_M)), lost: 1 };
-    case 'out of bounds':
-      return { lie: 'tee', leftM: toHoleM, lost: 1 };
-  }
-}
-
-/** Strokes after an outcome to the hole. */
-export function strokesAfter({ lie, leftM, lost }: Outcome, handicap: number): number {
-  return lost + expectedStrokes(lie, leftM, handicap);
-}
-
-/**
- * Strokes from this shot to the hole: the one that is hit, and what is expected after it, over where it may
- * come to rest (see `expectedStrokes`); good strikes and mis-hits scatter normally, each about its own
- * middle.
- */
+/** Strokes from this shot to the hole (see `strokesOfAim`). */
 export function strokesFor(
   demand: ShotDemand,
   club: Pick<PlayedClub, 'kind' | 'loftDeg' | 'handicap'>,
@@ -246,30 +34,6 @@ export function strokesFor(
   places = PLACES,
 ): number {
   return strokesOfAim(demand, aimed(demand, club, shotKind, shot), places);
-}
-
-/** The same of a shot that is aimed already. */
-export function strokesOfAim(demand: ShotDemand, aim: Aimed, places = PLACES): number {
-  // Without hazards at one side, right is as good as left.
-  const halves = !demand.hazards || demand.hazards.every(({ side }) => side === 'across');
-  const over = (count: number, shortM: number) => {
-    const points = normalPlaces(halves ? count : 2 * count, halves);
-    let sum = 0;
-    for (let i = 0; i < points.length; i += 2)
-      sum += strokesAfter(
-        outcomeOf(demand, aim, points[i]! * aim.alongM - shortM, points[i + 1]! * aim.acrossM),
-        aim.handicap,
-      );
-    return (2 * sum) / points.length;
-  };
-  const { mishitShare, mishitShortM } = aim;
-  const good = over(places, 0);
-  return (
-    aim.strokes +
-    (mishitShortM > 0
-      ? good + mishitShare * (over(Math.ceil(places * MISHIT_PLACES), mishitShortM) - good)
-      : good)
-  );
 }
 
 /**
@@ -294,13 +58,18 @@ export function touchStrokes(
   );
 }
 
+/** The shots a club has, by kind. */
+export function shotsOf({ shots }: Pick<PlayedClub, 'shots'>): [ShotKind, PlayedShot][] {
+  return Object.entries(shots) as [ShotKind, PlayedShot][];
+}
+
 /** A club's shots for a need: those it has, and the part swing that fits it. */
 export function shotsFor(
   demand: ShotDemand,
   club: Pick<PlayedClub, 'kind' | 'loftDeg' | 'shots' | 'handicap'>,
 ): [ShotKind, PlayedShot][] {
   const part = partSwingFor(demand, club);
-  return [...(Object.entries(club.shots) as [ShotKind, PlayedShot][]), ...(part ? [part] : [])];
+  return [...shotsOf(club), ...(part ? [part] : [])];
 }
 
 /**
@@ -316,7 +85,9 @@ export function strokesWith(
     return { strokes: touchStrokes(demand, club), shot: undefined };
   let best: { strokes: number; shot: ShotKind | undefined } = { strokes: Infinity, shot: undefined };
   for (const [shotKind, shot] of shotsFor(demand, club)) {
-    const strokes = strokesFor(demand, club, shotKind, shot, places);
+    const aim = aimed(demand, club, shotKind, shot);
+    if (leastStrokesOfAim(demand, aim, places) >= best.strokes) continue;
+    const strokes = strokesOfAim(demand, aim, places);
     if (strokes < best.strokes) best = { strokes, shot: shotKind };
   }
   if (best.shot) return best;
@@ -324,11 +95,7 @@ export function strokesWith(
     strokes:
       1 +
       NO_SHOT_STROKES +
-      expectedStrokes(
-        'rough',
-        demand.to === 'green' ? demand.distanceM : (demand.leftM ?? USUAL_LEFT_M) + demand.distanceM,
-        club.handicap,
-      ),
+      expectedStrokes('rough', demand.to === 'green' ? demand.distanceM : toHoleOf(demand), club.handicap),
     shot: undefined,
   };
 }

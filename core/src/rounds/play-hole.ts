@@ -13,8 +13,12 @@ import {
   aimed,
   outcomeOf,
   partSwingFor,
+  shotsOf,
+  riseLossM,
+  type ShotTarget,
   strokesAfter,
-  strokesFor,
+  strokesOfAim,
+  leastStrokesOfAim,
   touchStrokes,
   type Aimed,
 } from '../choosing/index.js';
@@ -49,7 +53,7 @@ export interface AskedStroke {
   /** Of the hole, from one. */
   number: number;
   kind: StrokeKind;
-  need: Omit<ShotDemand, 'name' | 'weight'>;
+  need: ShotDemand;
   clubId: string;
   shot: ShotKind | undefined;
 }
@@ -77,10 +81,33 @@ export function dayShots(
   return playedIn(from, stillAir(air, course), ground, handicap);
 }
 
+/** A club's shot off one lie of one hole: how it plays down the fairway, and to a green as high as the ball. */
+interface ReadyShot {
+  club: PlayedClub;
+  kind: ShotKind;
+  shot: PlayedShot;
+  reachM: number;
+  layUpM: number;
+  layUp: Aimed;
+  level: Aimed;
+  sole: number;
+}
+
+/** A shot that may be the best one, and the strokes it takes at the least. */
+interface Try {
+  club: PlayedClub;
+  shot: ShotKind;
+  target: ShotTarget;
+  aim: Aimed;
+  sole: number;
+  least: number;
+  order: number;
+}
+
 interface Choice {
   club: PlayedClub;
   shot: ShotKind | undefined;
-  need: Omit<ShotDemand, 'name' | 'weight'>;
+  need: ShotDemand;
   aim: Aimed | undefined;
   strokes: number;
 }
@@ -130,10 +157,17 @@ export function holePlayer(
   /**
    * What a ball so far from the hole, in that lie, asks of a shot that gets there, and of one that does not.
    */
-  const needs = (hole: Hole, at: number, leftM: number, lie: Lie) => {
+  const needsFrom = (hole: Hole, at: number, leftM: number, lie: Lie) => {
     // Hazards and rise are told from the first tee; from any other, as much nearer as it stands forward.
     const lengthM = hole.lengthsM[0]!;
-    const common = { hole: at + 1, lie, ...windOnHole(air, hole, at), missStrokes: roughStrokes(ground) };
+    const common = {
+      name: '',
+      weight: 1,
+      hole: at + 1,
+      lie,
+      ...windOnHole(air, hole, at),
+      missStrokes: roughStrokes(ground),
+    };
     const gone = lengthM - leftM;
     const hazards = hole.hazards
       .map((one) => ({ ...one, fromM: one.fromM - gone, toM: one.toM - gone }))
@@ -171,45 +205,97 @@ export function holePlayer(
     const key = `${at} ${lie} ${rounded}`;
     const before = known.get(key);
     if (before) return before;
-    const { green, fairway } = needs(hole, at, rounded, lie);
+    const needs = needsFrom(hole, at, rounded, lie);
+    const found = short ? touchChoice(at, needs.green, lie) : swingChoice(at, rounded, needs, lie);
+    if (!found)
+      throw new InvalidInputError('clubs', 'hold none that has a carry; a round cannot be played with them');
+    known.set(key, found);
+    return found;
+  };
+
+  /** A short shot by feel. */
+  const touchChoice = (at: number, green: ShotDemand, lie: Lie): Choice | undefined => {
     let best: Choice | undefined;
-    const consider = (choice: Choice) => {
-      if (!best || choice.strokes < best.strokes) best = choice;
-    };
     for (const club of bags[at]!) {
       if (club.kind === 'putter') continue;
-      if (short) {
-        consider({
-          club,
-          shot: undefined,
-          need: green,
-          aim: undefined,
-          strokes:
-            touchStrokes({ ...green, name: '', weight: 1 }, club) + soleStrokes(club, lie, ground, bounce),
-        });
-        continue;
-      }
-      const part = partSwingFor({ ...green, name: '', weight: 1 }, club);
-      for (const [shotKind, shot] of [
-        ...(Object.entries(club.shots) as [ShotKind, PlayedShot][]),
-        ...(part ? [part] : []),
-      ]) {
-        const reach = shot.totalM ?? shot.carryM;
-        const asked =
-          shot === part?.[1] || reach >= rounded - hole.greenM / 2 - AT_GREEN_M
-            ? green
-            : fairway(Math.max(1, Math.round(reach)));
-        const demand = { ...asked, name: '', weight: 1 };
-        const strokes =
-          strokesFor(demand, club, shotKind, shot, FEW_PLACES) + soleStrokes(club, lie, ground, bounce);
-        if (!best || strokes < best.strokes)
-          best = { club, shot: shotKind, need: asked, aim: aimed(demand, club, shotKind, shot), strokes };
-      }
+      const strokes = touchStrokes(green, club) + soleStrokes(club, lie, ground, bounce);
+      if (!best || strokes < best.strokes)
+        best = { club, shot: undefined, need: green, aim: undefined, strokes };
     }
-    if (!best)
-      throw new InvalidInputError('clubs', 'hold none that has a carry; a round cannot be played with them');
-    known.set(key, best);
     return best;
+  };
+
+  const ready = new Map<string, ReadyShot[]>();
+  const readyShots = (at: number, lie: Lie): ReadyShot[] => {
+    const key = `${at} ${lie}`;
+    const before = ready.get(key);
+    if (before) return before;
+    const { slope, elevationChangeM, lengthsM } = holes[at]!;
+    const made = bags[at]!.flatMap((club) =>
+      (club.kind === 'putter' ? [] : shotsOf(club)).map(([kind, shot]) => {
+        const reachM = shot.totalM ?? shot.carryM;
+        const layUpM = Math.max(1, Math.round(reachM));
+        const rising = (elevationChangeM * layUpM) / lengthsM[0]!;
+        return {
+          ...{ club, kind, shot, reachM, layUpM },
+          layUp: aimed({ lie, elevationChangeM: rising }, club, kind, shot),
+          level: aimed({ lie, slope }, club, kind, shot),
+          sole: soleStrokes(club, lie, ground, bounce),
+        };
+      }),
+    );
+    ready.set(key, made);
+    return made;
+  };
+
+  /** The best of all shots; what cannot be the best one is not looked at closely. */
+  const swingChoice = (
+    at: number,
+    leftM: number,
+    { green, fairway }: ReturnType<typeof needsFrom>,
+    lie: Lie,
+  ): Choice | undefined => {
+    const hole = holes[at]!;
+    const { missStrokes, hazards = [] } = fairway(1);
+    const greenBeginsM = leftM - hole.greenM / 2 - AT_GREEN_M;
+    const tries: Try[] = [];
+    const consider = (one: Omit<Try, 'least' | 'order'>) => {
+      const least = leastStrokesOfAim(one.target, one.aim, FEW_PLACES) + one.sole;
+      tries.push({ ...one, least, order: tries.length });
+    };
+    const shots = readyShots(at, lie);
+    for (const [i, { club, kind, shot, reachM, layUpM, layUp, level, sole }] of shots.entries()) {
+      if (reachM >= greenBeginsM) {
+        const carryM = level.carryM - riseLossM(green.elevationChangeM, shot.descentDeg);
+        consider({ club, shot: kind, target: green, aim: { ...level, carryM }, sole });
+      } else {
+        const target: ShotTarget = {
+          to: 'fairway',
+          distanceM: layUpM,
+          leftM: Math.max(1, leftM - layUpM),
+          mustHold: false,
+          halfM: hole.corridorM / 2,
+          missStrokes,
+          hazards,
+        };
+        consider({ club, shot: kind, target, aim: layUp, sole });
+      }
+      if (shots[i + 1]?.club === club) continue;
+      const part = partSwingFor(green, club);
+      if (part) consider({ club, shot: part[0], target: green, aim: aimed(green, club, ...part), sole });
+    }
+    tries.sort((a, b) => a.least - b.least);
+    let best: (Try & { strokes: number }) | undefined;
+    for (const one of tries) {
+      if (best && one.least > best.strokes) break;
+      const strokes = strokesOfAim(one.target, one.aim, FEW_PLACES) + one.sole;
+      // Of two as good the one that comes first in the bag.
+      if (!best || strokes < best.strokes || (strokes === best.strokes && one.order < best.order))
+        best = { ...one, strokes };
+    }
+    if (!best) return undefined;
+    const { club, shot, aim, strokes, target } = best;
+    return { club, shot, aim, strokes, need: target === green ? green : fairway(target.distanceM) };
   };
 
   const kindOf = (hole: Hole, stroke: number, { need: demand }: Choice): StrokeKind => {
@@ -249,12 +335,7 @@ export function holePlayer(
         normal() * aim.acrossM,
         uniform() < aim.mishitShare,
       ];
-      const after = outcomeOf(
-        { ...demand, name: '', weight: 1 },
-        aim,
-        isMishit ? along - aim.mishitShortM : along,
-        across,
-      );
+      const after = outcomeOf(demand, aim, isMishit ? along - aim.mishitShortM : along, across);
       strokes += aim.strokes + soleStrokes(choice.club, lie, ground, bounce);
       if (after.lie === 'green') return { strokes: strokes + strokesAfter(after, aim.handicap), asked };
       strokes += after.lost;

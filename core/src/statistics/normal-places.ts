@@ -18,7 +18,7 @@ export function normalQuantile(share: number): number {
  * Points along and across, each `[along0, across0, along1, ...]`, in standard deviations; made once for each
  * count.
  */
-const made = new Map<string, Float64Array>();
+const made = { whole: [] as Float64Array[], half: [] as Float64Array[] };
 
 /**
  * Points that stand for a round scatter with equal weight: a Fibonacci lattice (Niederreiter, Random Number
@@ -28,8 +28,8 @@ const made = new Map<string, Float64Array>();
  * @param half only the right half, for what is the same at both sides
  */
 export function normalPlaces(count: number, half: boolean): Float64Array {
-  const key = `${count} ${half}`;
-  const known = made.get(key);
+  const byCount = made[half ? 'half' : 'whole'];
+  const known = byCount[count];
   if (known) return known;
   const places = new Float64Array(count * 2);
   for (let i = 0; i < count; i++) {
@@ -37,6 +37,6 @@ export function normalPlaces(count: number, half: boolean): Float64Array {
     places[2 * i] = normalQuantile((i + 0.5) / count);
     places[2 * i + 1] = normalQuantile(half ? 0.5 + across / 2 : across);
   }
-  made.set(key, places);
+  byCount[count] = places;
   return places;
 }

@@ -8,7 +8,8 @@ import {
   type ShotDemand,
 } from '../../src/index.js';
 import { demandRows } from '../../src/choosing/demand-rows.js';
-import { PLACES_OF_MANY, strokesWith } from '../../src/choosing/strokes-for.js';
+import { strokesWith } from '../../src/choosing/strokes-for.js';
+import { PLACES_OF_MANY } from '../../src/choosing/strokes-of-aim.js';
 import { requireDemand } from '../../src/choosing/shot-demand.js';
 import { strongSetWedge } from '../bag-of-clubs.js';
 

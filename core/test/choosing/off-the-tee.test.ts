@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { aimed, strokesFor } from '../../src/choosing/strokes-for.js';
+import { aimed } from '../../src/choosing/aimed-shot.js';
+import { strokesFor } from '../../src/choosing/strokes-for.js';
 import type { ShotDemand } from '../../src/choosing/shot-demand.js';
 import type { PlayedShot } from '../../src/choosing/played-shot.js';
 import type { Lie } from '../../src/plays-like/lies.js';

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { partSwing } from '../../src/choosing/part-swing.js';
-import { aimed, partSwingFor, strokesWith } from '../../src/choosing/strokes-for.js';
+import { aimed } from '../../src/choosing/aimed-shot.js';
+import { partSwingFor, strokesWith } from '../../src/choosing/strokes-for.js';
 import type { ShotDemand } from '../../src/choosing/shot-demand.js';
 import type { PlayedShot } from '../../src/choosing/played-shot.js';
 import { strongSetWedge } from '../bag-of-clubs.js';
