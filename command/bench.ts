@@ -46,7 +46,7 @@ export async function bench(only: string | undefined): Promise<void> {
 }
 
 async function benchServed(asked: (part: string) => boolean): Promise<void> {
-  const cluster = await throwAwayCluster();
+  const cluster = await throwAwayCluster(true);
   const port = await freePort();
   const server = spawn(
     process.execPath,

@@ -8,9 +8,10 @@ const HELPERS_END_MS = 15_000;
 
 /**
  * Starts a cluster's server on a port of loopback, and waits until it answers.
+ * @param isKept whether what it holds is to outlive a power cut; waiting for the disk takes a test a third longer
  * @throws CliError with what its log says
  */
-export function startPostmaster(data: string, bin: string, port: number): void {
+export function startPostmaster(data: string, bin: string, port: number, isKept = true): void {
   const log = path.join(data, 'server.log');
   const settings = [
     'listen_addresses=127.0.0.1',
@@ -19,6 +20,7 @@ export function startPostmaster(data: string, bin: string, port: number): void {
     'max_connections=60',
     // See `openDatabase`, which sets it for a database of somebody else's too.
     'jit=off',
+    ...(isKept ? [] : ['fsync=off', 'full_page_writes=off']),
   ];
   const options = `-p ${port} ${settings.map((one) => `-c ${one}`).join(' ')}`;
   const started = asPostgres(path.join(bin, 'pg_ctl'), [

@@ -35,7 +35,7 @@ export async function atSize(
   wanted: typeof TOUR_SIZE,
   work: (address: string, ids: LargeIds) => Promise<void>,
 ): Promise<void> {
-  const cluster = await throwAwayCluster();
+  const cluster = await throwAwayCluster(true);
   const port = await freePort();
   const built = await buildServer(process.cwd());
   const server = fork('command/fuzz/fuzz-server.ts', [cluster.url, cluster.ownerUrl, String(port), built], {

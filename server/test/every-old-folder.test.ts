@@ -164,13 +164,15 @@ describe('a data folder of every earlier version', () => {
         const bench = workbenchIn(orm, WORKSPACE, 'Jonas Brandl');
         const roster = (await bench.http.get('/api/players').expect(200)).body as Page<RosterEntry>;
         expect(roster.rows.length).toBe(made.counts.player);
-        for (const { player } of roster.rows) {
+        for (const [at, { player }] of roster.rows.entries()) {
           const sheet = await bench.sheet(player.id);
           expect(sheet.clubs.length).toBeGreaterThan(5);
           expect(sheet.bags.find(({ gamer }) => gamer)!.clubIds.length).toBeGreaterThan(5);
           for (const club of sheet.clubs) expect(Object.keys(club.spec).length).toBeGreaterThan(0);
           for (const path of ['changes', 'plans', 'sessions', 'season.csv', 'sheet.csv'])
             await bench.http.get(`/api/players/${player.id}/${path}`).expect(200);
+          // The rest takes longest: one player of each version, another of the next.
+          if (at !== DUMPS.indexOf(name) % roster.rows.length) continue;
           const { change } = await bench.done([
             { do: 'editPlayer', playerId: player.id, version: sheet.player.version, set: { notes: 'seen' } },
           ]);

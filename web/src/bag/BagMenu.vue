@@ -3,11 +3,10 @@ import type { BagView } from '@tasche/contract';
 import type { DistanceUnit } from '@tasche/core';
 import { Ellipsis } from 'lucide-vue-next';
 import { NButton, NDropdown } from 'naive-ui';
-import { computed, defineAsyncComponent, ref } from 'vue';
+import { computed, ref } from 'vue';
 import { useIdentity } from '../people/identity';
+import ShareModal from '../sharing/ShareModal.vue';
 import { useSheet } from '../sheet/sheet-store';
-
-const ShareModal = defineAsyncComponent(() => import('../sharing/ShareModal.vue'));
 
 const props = defineProps<{ bag: BagView | undefined; unit: DistanceUnit }>();
 const emit = defineEmits<{ ready: []; gamer: []; copy: []; remove: []; import: [] }>();

@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import PageWindow from '../app/PageWindow.vue';
 import { SHARED_PAPER_WORDS, type SharedPaper } from '@tasche/contract';
-import SharePanel from './SharePanel.vue';
+import { defineAsyncComponent } from 'vue';
+
+// Its table and its codes come when the window is opened, not with every page it belongs to.
+const SharePanel = defineAsyncComponent(() => import('./SharePanel.vue'));
 
 /** Links to a paper, over the page it belongs to. */
 defineProps<{ playerId: string; paper: SharedPaper; planId?: string; clubId?: string }>();
