@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type AxeBuilder from 'axe-core';
 import { expect, test, type Page, type Request } from '@playwright/test';
-import { cell, demo, newPlayer } from './workbench';
+import { cell, demo, newPlayer, saved } from './workbench';
 
 const axeSource = readFileSync(new URL('../../node_modules/axe-core/axe.min.js', import.meta.url), 'utf8');
 
@@ -173,12 +173,43 @@ test('long names stay on a phone, and a reader who asks for less motion gets non
   expect(Math.max(...seconds)).toBeLessThan(0.001);
 });
 
-test('a phone shows the sheet and its steps without scrolling sideways', async ({ page }) => {
-  await page.setViewportSize({ width: 390, height: 844 });
-  await page.goto(`${demo.davor}/bag`);
-  await expect(cell(page, 'PW', 'shot.full.carryM')).toBeVisible();
-  await expect(page.locator('.rib.error')).toBeVisible();
-  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+test.describe('on a phone', () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
+  const width = (page: Page) => page.evaluate(() => document.documentElement.scrollWidth);
+
+  test('the sheet and its steps stand side by side, and the other columns have it to themselves', async ({
+    page,
+  }) => {
+    await page.goto(`${demo.davor}/bag`);
+    await expect(cell(page, 'PW', 'shot.full.carryM')).toBeVisible();
+    await expect(page.locator('.rib.error')).toBeVisible();
+    expect(await width(page)).toBeLessThanOrEqual(390);
+    await page.getByRole('button', { name: 'Lofts and soles' }).tap();
+    await expect(cell(page, 'PW', 'loftStampedDeg')).toBeInViewport();
+    await expect(page.locator('.ribs')).toHaveCount(0);
+    await cell(page, 'PW', 'grind').scrollIntoViewIfNeeded();
+    await expect(cell(page, 'PW', 'name')).toBeInViewport();
+    expect(await width(page)).toBeLessThanOrEqual(390);
+  });
+
+  test('a bag is typed in with a finger, and a club of it opened', async ({ page }) => {
+    await newPlayer(page, 'Fingertip');
+    await page.getByText('Type a club:').tap();
+    for (const club of ['7 iron', '8 iron']) {
+      await page.keyboard.type(club);
+      await page.keyboard.press('Enter');
+    }
+    await cell(page, '7 iron', 'shot.full.carryM').tap();
+    await page.keyboard.type('150');
+    await cell(page, '8 iron', 'shot.full.carryM').tap();
+    await page.keyboard.type('138');
+    await cell(page, '8 iron', 'name').tap();
+    await expect(cell(page, '7 iron', 'shot.full.carryM')).toHaveText('150');
+    await expect(cell(page, '8 iron', 'shot.full.carryM')).toHaveText('138');
+    await page.getByRole('button', { name: 'Open 8 iron' }).tap();
+    await expect(page.getByLabel('Name', { exact: true })).toHaveValue('8 iron');
+    await saved(page);
+  });
 });
 
 test('the verdict on a bag lies on none of its rows, however low the screen is', async ({ page }) => {

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { NConfigProvider, NLayout, NLayoutContent, NLayoutHeader, NLayoutSider } from 'naive-ui';
-import { useMediaQuery } from '@vueuse/core';
 import { computed, defineAsyncComponent, onMounted, watch, watchEffect } from 'vue';
 import { useRoute } from 'vue-router';
 import { useUndoKeys } from '../changes/undo-stack';
@@ -8,6 +7,7 @@ import { useIdentity } from '../people/identity';
 import { useNews } from '../together/news';
 import ConflictBar from '../changes/ConflictBar.vue';
 import ConnectionBar from '../offline/ConnectionBar.vue';
+import { useIsNarrow } from './is-narrow';
 import NotThere from './NotThere.vue';
 import { naiveTheme } from './naive-theme';
 import { useConnection } from '../offline/connection';
@@ -24,7 +24,7 @@ const settings = useSettings();
 const identity = useIdentity();
 const news = useNews();
 const route = useRoute();
-const isNarrow = useMediaQuery('(max-width: 700px)');
+const isNarrow = useIsNarrow();
 /** Where a one-time link leads: for people who are not in yet. */
 const isAtDoor = computed(() => route.name === 'welcome');
 // From the first answer on: it tells whether the server is there.

@@ -13,6 +13,8 @@ const LadderTable = defineAsyncComponent(() => import('../ladder/LadderTable.vue
 const props = defineProps<{
   ladder: ReturnType<typeof useBagLadder>;
   asTable: boolean;
+  /** Without the ladder, for want of room. */
+  isSheetAlone: boolean;
   rowPx: number;
   headPx: number;
   /** The sheet ends with a row to type a club into. */
@@ -38,10 +40,16 @@ const railPx = computed(() => Math.max(MIN_RAIL_PX, sheetPx.value));
   <div
     ref="board"
     class="board"
-    :class="{ table: asTable, wide: width > WIDE_PX, slim: width > 0 && width < SLIM_PX }"
+    :class="{
+      table: asTable,
+      alone: isSheetAlone,
+      wide: width > WIDE_PX,
+      slim: width > 0 && width < SLIM_PX,
+    }"
   >
     <slot name="sheet" />
-    <template v-if="!asTable">
+    <template v-if="isSheetAlone" />
+    <template v-else-if="!asTable">
       <LadderRibs
         class="ribs"
         :report="ladder.report.value"
@@ -100,7 +108,10 @@ const railPx = computed(() => Math.max(MIN_RAIL_PX, sheetPx.value));
   padding-top: 14px;
 }
 @media (max-width: 700px) {
-  .board.slim:not(.table) {
+  .board.alone {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .board.slim:not(.table, .alone) {
     grid-template-columns: minmax(0, max-content) minmax(84px, 1fr);
     gap: 0 6px;
   }

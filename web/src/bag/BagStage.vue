@@ -29,6 +29,8 @@ const props = defineProps<{
   remedies: readonly Remedy[] | null;
   swapsFor: ReturnType<typeof useUsualRound>['swapsFor'];
   columns: readonly SheetColumn[];
+  /** Without the ladder, for want of room. */
+  isSheetAlone: boolean;
   asTable: boolean;
 }>();
 defineEmits<{ open: [clubId: string]; active: [clubId: string | null] }>();
@@ -71,6 +73,7 @@ defineExpose({
       ref="board"
       :ladder="ladder"
       :as-table="asTable"
+      :is-sheet-alone="isSheetAlone"
       :row-px="ROW_PX"
       :head-px="HEAD_PX"
       :has-new-row="canEdit"

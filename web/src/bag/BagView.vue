@@ -36,7 +36,7 @@ const ladder = useBagLadder(bag);
 const { unit, school } = ladder;
 const editing = useSheetEditing(bag);
 const look = useBagLook();
-const { asTable, columnSet, openClubId } = look;
+const { asTable, columnSet, columns, isSheetAlone, openClubId } = look;
 const clubs = useBagClubs(() => props.playerId, bag, ladder);
 const { picking, canEdit } = clubs;
 const { remedies, swapsFor } = useUsualRound(useBagQuestion(bag, ladder));
@@ -152,7 +152,8 @@ useBagKeys({ bag, ladder, look, clubs, tried, activeClub }, () => {
         :editing="editing"
         :remedies="remedies"
         :swaps-for="swapsFor"
-        :columns="columnSet.columns"
+        :columns="columns"
+        :is-sheet-alone="isSheetAlone"
         :as-table="asTable"
         @open="openClubId = $event"
         @active="activeClub = $event"

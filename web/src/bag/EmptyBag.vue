@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import CopyButton from '../app/CopyButton.vue';
 import { MAKE_UP_BOUNDS, USUAL_MAKE_UP, usualBag, type DistanceUnit, type MakeUp } from '@tasche/core';
+import { useMediaQuery } from '@vueuse/core';
 import { NButton, NCard, NForm, NFormItem } from 'naive-ui';
 import { computed, reactive } from 'vue';
 import ChoiceField from '../fields/ChoiceField.vue';
@@ -22,6 +23,8 @@ const PARTS: readonly { part: keyof MakeUp; label: string }[] = [
   { part: 'hybrids', label: 'Hybrids' },
   { part: 'wedges', label: 'Wedges beside the PW' },
 ];
+/** A finger is what it is driven with. */
+const isTouch = useMediaQuery('(pointer: coarse)');
 /** No one carries that club shorter or longer than this. */
 const CARRY_BOUNDS = { yd: [40, 350], m: [35, 320] } as const;
 /** The carry of a good amateur, to show what is meant. Common practice, no source. */
@@ -60,15 +63,20 @@ const SAMPLE =
     <div>
       <h2>Type it</h2>
       <p class="small quiet">
-        The cursor is in the first row. Type a name and press Enter; Tab goes on to loft and carry. What you
-        do not know stays empty.
+        {{
+          isTouch
+            ? 'Press the first row below, type a name and press Enter; then press its loft and its carry.'
+            : 'The cursor is in the first row. Type a name and press Enter; Tab goes on to loft and carry.'
+        }}
+        What you do not know stays empty.
       </p>
     </div>
     <div>
       <h2>Paste it</h2>
       <p class="small quiet">
-        Copy rows from a spreadsheet or a message, with or without a header row, and press Ctrl V in the
-        sheet. One row per club:
+        Copy rows from a spreadsheet or a message, with or without a header row, and
+        {{ isTouch ? 'hold a finger on the first row for Paste.' : 'press Ctrl V in the sheet.' }} One row per
+        club:
         <span class="sample">Club, Loft, Carry</span>
       </p>
       <CopyButton :text="SAMPLE" label="Copy a sample" />

@@ -1,5 +1,6 @@
 import { computed } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
+import { useIsNarrow } from '../app/is-narrow';
 import { COLUMN_SETS } from '../sheet/sheet-columns';
 
 /**
@@ -24,11 +25,15 @@ export function useBagLook() {
       setQuery('columns', id === COLUMN_SETS[0]!.id ? undefined : id);
     },
   });
+  const isNarrow = useIsNarrow();
+  const columns = computed(() => (isNarrow.value && columnSet.value.narrow) || columnSet.value.columns);
+  /** A phone has no room for the ladder beside these columns. */
+  const isSheetAlone = computed(() => isNarrow.value && !columnSet.value.narrow);
   const openClubId = computed({
     get: () => (typeof route.query.club === 'string' ? route.query.club : null),
     set: (id) => {
       setQuery('club', id ?? undefined);
     },
   });
-  return { asTable, columnSet, openClubId };
+  return { asTable, columnSet, columns, isSheetAlone, openClubId };
 }

@@ -6,6 +6,7 @@ import { NButton } from 'naive-ui';
 import { counted, CLUB_STATES, CLUB_KINDS, loftPlace } from '@tasche/core';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
+import { useIsNarrow } from '../app/is-narrow';
 import { useSettings } from '../app/settings';
 import SheetNotices from '../sheet/SheetNotices.vue';
 import BagMenu from '../bag/BagMenu.vue';
@@ -29,6 +30,13 @@ const state = computed(() => (typeof route.query.state === 'string' ? route.quer
 const wide = { id: 'all', name: 'Everything', columns: ALL_COLUMNS };
 const sets = [LOCKER_COLUMNS, ...COLUMN_SETS.slice(1), wide];
 const columnSet = computed(() => sets.find((set) => set.id === route.query.columns) ?? LOCKER_COLUMNS);
+const isNarrow = useIsNarrow();
+/** The name stays in sight where the rest is scrolled, and leaves it room. */
+const columns = computed(() =>
+  columnSet.value.columns.map((column) =>
+    column.id === 'name' ? { ...column, px: isNarrow.value ? 124 : 200 } : column,
+  ),
+);
 const openClubId = computed({
   get: () => (typeof route.query.club === 'string' ? route.query.club : null),
   set: (id) => setQuery('club', id ?? undefined),
@@ -89,7 +97,7 @@ function paste(text: string, row: number, column: number): void {
       Locker
       <template #says>
         <p class="quiet small">
-          {{ counted(store.clubs.length, 'club') }} owned. Type, paste, or open one with Alt Enter.
+          {{ counted(store.clubs.length, 'club') }} owned. Type, paste, or open one (its arrow, or Alt Enter).
         </p>
       </template>
       <template #actions>
@@ -138,7 +146,7 @@ function paste(text: string, row: number, column: number): void {
       <SheetGrid
         :key="columnSet.id"
         :clubs="rows"
-        :columns="columnSet.columns.map((column) => (column.id === 'name' ? { ...column, px: 200 } : column))"
+        :columns="columns"
         :unit="unit"
         :read-only="!store.may('editClub')"
         :no-new="!store.may('addClub')"
@@ -146,7 +154,7 @@ function paste(text: string, row: number, column: number): void {
         :row-px="38"
         :head-px="34"
         :label="`Locker of ${store.sheet!.player.name}`"
-        :badges="badges"
+        :badges="isNarrow ? undefined : badges"
         @write="editing.write"
         @add="editing.add"
         @paste="paste"

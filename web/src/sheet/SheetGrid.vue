@@ -44,6 +44,8 @@ const activeRow = ref<string>(props.clubs[0]?.id ?? NEW_ROW);
 const activeColumn = ref(0);
 const editing = ref(false);
 const draft = ref('');
+/** The last press on the sheet was a finger's. */
+let isTouched = false;
 
 const rowIds = computed(() => [
   ...props.clubs.map((club) => club.id),
@@ -110,6 +112,8 @@ async function commit(rowStep: number, columnStep: number): Promise<void> {
     activeColumn.value = Math.max(0, Math.min(column + columnStep, props.columns.length - 1));
   }
   await focusCell();
+  // A phone takes its keys away with the field.
+  if (isTouched && (rowStep !== 0 || columnStep !== 0)) startEditing();
 }
 
 const known = new Set(props.clubs.map((club) => club.id));
@@ -241,6 +245,15 @@ function onCellDouble(clubId: string, column: number): void {
   startEditing();
 }
 
+function onPointer({ pointerType }: PointerEvent): void {
+  isTouched = pointerType === 'touch';
+}
+
+/** A finger has no keys to type with until a field is there; a name is only chosen by it. */
+function onCellPress(column: number): void {
+  if (isTouched && column > 0 && !editing.value) startEditing();
+}
+
 function onDropped(event: { data?: ClubView; item: HTMLElement }): void {
   event.item.remove();
   if (event.data) emit('dropped', event.data.id);
@@ -263,7 +276,7 @@ function endDrag(): void {
 </script>
 
 <template>
-  <div ref="grid" class="grid" @paste="onPaste" @copy="onCopy">
+  <div ref="grid" class="grid" @pointerdown.capture="onPointer" @paste="onPaste" @copy="onCopy">
     <table role="grid" :aria-label="label" :aria-readonly="readOnly" :aria-rowcount="rowIds.length + 1">
       <thead>
         <tr :style="{ height: `${headPx}px` }">
@@ -271,7 +284,7 @@ function endDrag(): void {
             v-for="column in columns"
             :key="column.id"
             scope="col"
-            :class="[column.align, { essential: column.essential }]"
+            :class="column.align"
             :style="{ width: `${column.px}px` }"
           >
             {{ column.head }}
@@ -309,6 +322,8 @@ function endDrag(): void {
           @focus="onCellFocus(club.id, $event)"
           @down="onCellDown(club.id, $event)"
           @double="onCellDouble(club.id, $event)"
+          @press="onCellPress"
+          @open="emit('open', club.id)"
           @editor-key="onEditorKey"
           @leave="commit(0, 0)"
         />
@@ -318,7 +333,7 @@ function endDrag(): void {
           <td
             :colspan="columns.length"
             role="gridcell"
-            class="first essential"
+            class="first"
             :tabindex="activeRow === NEW_ROW ? 0 : -1"
             :data-active="activeRow === NEW_ROW"
             data-column="new"
@@ -373,11 +388,23 @@ th {
   font-weight: 400;
 }
 @media (max-width: 700px) {
-  th:not(.essential) {
-    display: none;
+  .grid {
+    overflow-x: auto;
+  }
+  table {
+    width: max-content;
+    /* What stays in sight keeps its own lines. */
+    border-collapse: separate;
+    border-spacing: 0;
   }
   th {
     padding: 0 5px;
+  }
+  th:first-child {
+    position: sticky;
+    left: 0;
+    z-index: 3;
+    background: var(--linen);
   }
 }
 </style>

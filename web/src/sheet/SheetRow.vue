@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import type { ClubView } from '@tasche/contract';
 import type { DistanceUnit } from '@tasche/core';
+import { ChevronRight } from 'lucide-vue-next';
+import { NButton } from 'naive-ui';
 import { computed } from 'vue';
 import { showCell, type SheetColumn } from './sheet-columns';
 
@@ -27,6 +29,8 @@ const emit = defineEmits<{
   focus: [column: number];
   down: [column: number];
   double: [column: number];
+  press: [column: number];
+  open: [];
   editorKey: [event: KeyboardEvent];
   /** What is being typed is left, and stands. */
   leave: [];
@@ -56,7 +60,6 @@ const cells = computed(() =>
         column.align,
         shown.source,
         {
-          essential: column.essential,
           first: i === 0,
           rejected: refused,
           editing: editing && activeColumn === i,
@@ -71,12 +74,14 @@ const cells = computed(() =>
       @focus="emit('focus', i)"
       @mousedown.left="emit('down', i)"
       @dblclick="emit('double', i)"
+      @click="emit('press', i)"
     >
       <input
         v-if="editing && activeColumn === i"
         v-model="draft"
         class="editor"
         :aria-label="`${club.name}, ${column.head}`"
+        :inputmode="column.isNumber ? 'decimal' : undefined"
         autocomplete="off"
         spellcheck="false"
         @keydown="emit('editorKey', $event)"
@@ -91,6 +96,19 @@ const cells = computed(() =>
         <s v-if="shown.struck">{{ shown.struck }}</s>
         <span class="text">{{ shown.text }}</span>
         <em v-if="i === 0 && badge" class="badge">{{ badge }}</em>
+        <NButton
+          v-if="i === 0 && activeColumn !== null"
+          class="open"
+          quaternary
+          size="tiny"
+          tabindex="-1"
+          :aria-label="`Open ${club.name}`"
+          title="All about this club (Alt Enter)"
+          @mousedown.stop
+          @click.stop="emit('open')"
+        >
+          <template #icon><ChevronRight :size="17" /></template>
+        </NButton>
       </template>
     </td>
   </tr>
@@ -131,6 +149,14 @@ tr.on td {
   font-size: 13px;
   opacity: 0.55;
   touch-action: none;
+}
+.open {
+  position: absolute;
+  right: 0;
+  top: 50%;
+  transform: translateY(-50%);
+  padding: 0 3px;
+  color: var(--petrol);
 }
 tr:hover .grab {
   opacity: 1;
@@ -190,8 +216,8 @@ td.editing {
   border-radius: 0 4px 4px 4px;
 }
 @media (max-width: 700px) {
-  td:not(.essential) {
-    display: none;
+  tr.on .first {
+    background: color-mix(in srgb, var(--paper) 75%, var(--linen));
   }
 }
 </style>

@@ -32,8 +32,8 @@ export interface SheetColumn {
   head: string;
   align: 'left' | 'right';
   px: number;
-  /** Shown on a phone too. */
-  essential?: boolean;
+  /** Only ever a number is typed: a phone shows its digits. */
+  isNumber?: boolean;
 }
 
 const fixed = (id: string): Column => columnOf(id)!;
@@ -44,7 +44,6 @@ const nameColumn: SheetColumn = {
   head: 'club',
   align: 'left',
   px: 116,
-  essential: true,
 };
 
 /**
@@ -56,7 +55,7 @@ const loftColumn: SheetColumn = {
   head: 'loft',
   align: 'right',
   px: 84,
-  essential: true,
+  isNumber: true,
   writes: ({ spec }, text) => {
     const stamp = fixed('loftStampedDeg');
     if (text.trim() === '') return fixed(shownLoftKey(spec) ?? 'loftStampedDeg');
@@ -67,19 +66,21 @@ const loftColumn: SheetColumn = {
 
 function quantityColumn(key: QuantityKey, px: number): SheetColumn {
   const quantity = quantityOf(key)!;
-  const right = quantity.type === 'number';
-  return { id: key, writes: () => fixed(key), head: quantity.short, align: right ? 'right' : 'left', px };
+  const isNumber = quantity.type === 'number';
+  return {
+    id: key,
+    writes: () => fixed(key),
+    head: quantity.short,
+    align: isNumber ? 'right' : 'left',
+    px,
+    isNumber,
+  };
 }
 
-function shotColumn(
-  shotKind: ShotKind,
-  part: ShotPart,
-  head: string,
-  px: number,
-  essential = false,
-): SheetColumn {
+function shotColumn(shotKind: ShotKind, part: ShotPart, head: string, px: number): SheetColumn {
   const id = `shot.${shotKind}.${part}`;
-  return { id, writes: () => fixed(id), head, align: part === 'source' ? 'left' : 'right', px, essential };
+  const isNumber = part !== 'source';
+  return { id, writes: () => fixed(id), head, align: isNumber ? 'right' : 'left', px, isNumber };
 }
 
 const sourceColumn: SheetColumn = {
@@ -89,12 +90,14 @@ const sourceColumn: SheetColumn = {
   align: 'left',
   px: 76,
 };
-const carryColumn = shotColumn('full', 'carryM', 'carry', 50, true);
+const carryColumn = shotColumn('full', 'carryM', 'carry', 50);
 
 export interface ColumnSet {
   id: string;
   name: string;
   columns: readonly SheetColumn[];
+  /** Those that stand beside the ladder on a phone; without them the sheet has the phone to itself. */
+  narrow?: readonly SheetColumn[];
 }
 
 /** Ways to look at the sheet, each narrow enough to stand beside the ladder. */
@@ -111,6 +114,7 @@ export const COLUMN_SETS: readonly ColumnSet[] = [
       carryColumn,
       sourceColumn,
     ],
+    narrow: [nameColumn, loftColumn, carryColumn],
   },
   {
     id: 'lofts',
