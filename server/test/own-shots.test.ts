@@ -27,7 +27,7 @@ describe('a shot of a player’s own', () => {
     const shot: Shot = { carryM: 141, source: 'stated', startDeg: -2, curveM: 5.5 };
     const { body } = await write(clubId, [own('choked: into the wind', shot)]);
     const change = (body as { change: { id: string; summary: string } }).change;
-    expect(change.summary).toContain('choked, into the wind carry 141.0 m, stated');
+    expect(change.summary).toContain('choked, into the wind carry 154.2 yd, stated');
     expect((await clubOf(clubId)).spec['shot.choked: into the wind']!.value).toEqual(shot);
 
     const file = (await bench.http.get(`/api/players/${playerId}/player.jsonl`).expect(200)).body as Buffer;

@@ -30,6 +30,11 @@ export function distanceNumber(metres: number, unit: DistanceUnit | 'ft', decima
   return metres < 0 && Number(text) === 0 ? (0).toFixed(decimals) : text;
 }
 
+/** A distance as it was typed, to a tenth: "138 yd", "137.5 yd". */
+export function typedDistance(metres: number, unit: DistanceUnit): string {
+  return `${Number(distanceNumber(metres, unit, 1))} ${unit}`;
+}
+
 /** A shift as a reader wants it: "+4", "−12", "0". */
 export function signedDistance(metres: number, unit: DistanceUnit | 'ft', decimals = 0): string {
   const text = distanceNumber(Math.abs(metres), unit, decimals);

@@ -6,5 +6,6 @@ export {
   formatDistance,
   distanceNumber,
   signedDistance,
+  typedDistance,
 } from './distance.js';
 export { formatDegrees } from './degrees.js';

@@ -1,5 +1,4 @@
 import {
-  formatDistance,
   quantityOf,
   shotIn,
   shotKindOf,
@@ -10,6 +9,8 @@ import {
   ownShotName,
   shotKeysIn,
   shotKindWords,
+  typedDistance,
+  type DistanceUnit,
 } from '@tasche/core';
 import { MAX_CLUBS_A_PLAYER, isRebuilt, showQuantity } from '@tasche/contract';
 import { v4 as newId } from 'uuid';
@@ -47,7 +48,8 @@ export const clubCommands: Handlers<'addClub' | 'editClub' | 'removeClub'> = {
         theirs: club.spec[key]?.value ?? null,
       })),
     ]);
-    const words = readings.map((reading) => readingWords(reading, club.spec[reading.key]?.value));
+    const unit = (await recorder.load('player', club.playerId))?.distanceUnit ?? 'm';
+    const words = readings.map((reading) => readingWords(reading, club.spec[reading.key]?.value, unit));
     if (set?.name !== undefined && set.name !== club.name) words.unshift(`renamed ${set.name}`);
     if (set?.kind !== undefined && set.kind !== club.kind) words.unshift(`now of the kind ${set.kind}`);
     const name = club.name;
@@ -131,16 +133,20 @@ function requireNoWorseSource(club: Club, key: Reading['key'], value: ReadingVal
 }
 
 /**
- * "58 bent to 57.5", the trade's way of saying what changed. Distances stay in metres: a history has many
- * readers.
+ * "58 bent to 57.5", the trade's way of saying what changed.
+ * @param unit the player's own: a history has many readers, and what it says is written once
  */
-function readingWords({ key, value }: Reading, before: ReadingValue | undefined): string {
+function readingWords(
+  { key, value }: Reading,
+  before: ReadingValue | undefined,
+  unit: DistanceUnit,
+): string {
   const quantity = quantityOf(key);
   if (!quantity) {
     const kind = shotKindWords(shotKindOf(key)!);
     return value === null
       ? `${kind} carry cleared`
-      : `${kind} carry ${formatDistance((value as Shot).carryM, 'm', 1)}, ${(value as Shot).source}`;
+      : `${kind} carry ${typedDistance((value as Shot).carryM, unit)}, ${(value as Shot).source}`;
   }
   if (value === null) return `${quantity.label.toLowerCase()} cleared`;
   const shown = showQuantity(quantity, value);

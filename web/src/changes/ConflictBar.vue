@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { NButton } from 'naive-ui';
 import NoticeBar from '../app/NoticeBar.vue';
-import { formatDistance, quantityOf } from '@tasche/core';
+import { typedDistance, quantityOf } from '@tasche/core';
 import { commandWords, showQuantity, type Conflict } from '@tasche/contract';
 import { computed } from 'vue';
 import { useSettings } from '../app/settings';
@@ -50,7 +50,7 @@ function show(field: string, value: unknown): string {
   if (quantity && (typeof value === 'number' || typeof value === 'string'))
     return showQuantity(quantity, value);
   if (typeof value === 'object' && 'carryM' in value)
-    return formatDistance((value as { carryM: number }).carryM, unit.value, 1);
+    return typedDistance((value as { carryM: number }).carryM, unit.value);
   return Array.isArray(value)
     ? `${value.length} ${field === 'bag' ? 'clubs' : field}`
     : JSON.stringify(value);

@@ -41,7 +41,7 @@ describe('what another person changed meanwhile', () => {
       conflict('shot.full', { carryM: 141.732, source: 'stated' }, null),
     ]);
     expect(view.text()).toContain('7 iron, Lie: yours 62.0°, theirs 61.5°.');
-    expect(view.text()).toContain('7 iron, full carry: yours 155.0 yd, theirs nothing.');
+    expect(view.text()).toContain('7 iron, full carry: yours 155 yd, theirs nothing.');
   });
 
   it('mine is sent again over theirs, on the version they left', async () => {

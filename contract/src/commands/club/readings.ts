@@ -1,7 +1,7 @@
 import {
   BUILD_KEYS,
   shotKeysIn,
-  formatDistance,
+  typedDistance,
   quantityOf,
   shotKindOf,
   shotKindWords,
@@ -57,7 +57,7 @@ export function readingsWords(what: string, readings: readonly Reading[], unit: 
     const quantity = quantityOf(key);
     const label = quantity?.label.toLowerCase() ?? `${shotKindWords(shotKindOf(key)!)} carry`;
     if (value === null) return `${label} cleared`;
-    return `${label} ${quantity ? showQuantity(quantity, value) : formatDistance((value as Shot).carryM, unit, 1)}`;
+    return `${label} ${quantity ? showQuantity(quantity, value) : typedDistance((value as Shot).carryM, unit)}`;
   });
   return parts.length === 0 ? what : `${what}${what.includes(': ') ? ', ' : ': '}${parts.join(', ')}`;
 }
