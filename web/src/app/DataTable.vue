@@ -216,4 +216,8 @@ watchPostEffect(() => {
 .whole :deep(.short) {
   white-space: nowrap;
 }
+/* Words keep room for some of them in a line; a narrow screen scrolls instead. */
+.whole :deep(.n-data-table-th:not(.short)) {
+  min-width: 150px;
+}
 </style>

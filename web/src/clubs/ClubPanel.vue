@@ -214,6 +214,14 @@ h3 .quiet {
   grid-template-columns: 1.4fr 1fr 1fr;
   gap: 10px;
 }
+@media (max-width: 700px) {
+  .top {
+    grid-template-columns: 1fr 1fr;
+  }
+  .top label:first-child {
+    grid-column: 1 / -1;
+  }
+}
 label {
   display: grid;
   gap: 2px;

@@ -112,73 +112,75 @@ function add(): void {
 
 <template>
   <div class="own">
-    <NTable v-if="shots.length > 0" size="small" :bordered="false" :bottom-bordered="false" class="list">
-      <caption class="unseen">
-        Shots of the player’s own
-      </caption>
-      <thead>
-        <tr>
-          <th scope="col">Own shot</th>
-          <th scope="col">carry</th>
-          <th scope="col">
-            <Hint says="Where it starts, degrees; left of the target is less than zero">starts °</Hint>
-          </th>
-          <th scope="col">
-            <Hint says="How far it has curved where it lands; to the left is less than zero">curves</Hint>
-          </th>
-          <th scope="col">source</th>
-          <th />
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="{ key, words, shot } in shots" :key="key">
-          <th scope="row">{{ words }}</th>
-          <td>
-            <NumberField
-              :value="far(shot.carryM)"
-              :label="`${words} carry`"
-              :bounds="carryBounds"
-              :px="58"
-              :disabled="readOnly"
-              @write="$event !== null && restate(key, shot, $event)"
-            />
-          </td>
-          <td>
-            <NumberField
-              :value="shot.startDeg ?? null"
-              :label="`${words} starts`"
-              :bounds="[-20, 20]"
-              optional
-              :px="58"
-              :disabled="readOnly"
-              @write="shape(key, shot, 'startDeg', $event)"
-            />
-          </td>
-          <td>
-            <NumberField
-              :value="far(shot.curveM)"
-              :label="`${words} curves`"
-              :bounds="curveBounds"
-              optional
-              :px="58"
-              :disabled="readOnly"
-              @write="shape(key, shot, 'curveM', $event)"
-            />
-          </td>
-          <td class="small" :class="shot.source">{{ sourceWords(shot, unit) }}</td>
-          <td>
-            <NButton
-              size="small"
-              :disabled="readOnly"
-              :aria-label="`Remove ${words}`"
-              @click="write(key, null)"
-            >
-              Remove
-            </NButton>
-          </td>
-        </tr>
-      </tbody>
-    </NTable>
+    <div class="scroll">
+      <NTable v-if="shots.length > 0" size="small" :bordered="false" :bottom-bordered="false" class="list">
+        <caption class="unseen">
+          Shots of the player’s own
+        </caption>
+        <thead>
+          <tr>
+            <th scope="col">Own shot</th>
+            <th scope="col">carry</th>
+            <th scope="col">
+              <Hint says="Where it starts, degrees; left of the target is less than zero">starts °</Hint>
+            </th>
+            <th scope="col">
+              <Hint says="How far it has curved where it lands; to the left is less than zero">curves</Hint>
+            </th>
+            <th scope="col">source</th>
+            <th />
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="{ key, words, shot } in shots" :key="key">
+            <th scope="row">{{ words }}</th>
+            <td>
+              <NumberField
+                :value="far(shot.carryM)"
+                :label="`${words} carry`"
+                :bounds="carryBounds"
+                :px="58"
+                :disabled="readOnly"
+                @write="$event !== null && restate(key, shot, $event)"
+              />
+            </td>
+            <td>
+              <NumberField
+                :value="shot.startDeg ?? null"
+                :label="`${words} starts`"
+                :bounds="[-20, 20]"
+                optional
+                :px="58"
+                :disabled="readOnly"
+                @write="shape(key, shot, 'startDeg', $event)"
+              />
+            </td>
+            <td>
+              <NumberField
+                :value="far(shot.curveM)"
+                :label="`${words} curves`"
+                :bounds="curveBounds"
+                optional
+                :px="58"
+                :disabled="readOnly"
+                @write="shape(key, shot, 'curveM', $event)"
+              />
+            </td>
+            <td class="small" :class="shot.source">{{ sourceWords(shot, unit) }}</td>
+            <td>
+              <NButton
+                size="small"
+                :disabled="readOnly"
+                :aria-label="`Remove ${words}`"
+                @click="write(key, null)"
+              >
+                Remove
+              </NButton>
+            </td>
+          </tr>
+        </tbody>
+      </NTable>
+    </div>
     <div v-if="!readOnly && shots.length < MAX_OWN_SHOTS" class="bar">
       <ChoiceField v-model:value="draft.usual" label="Own shot is one of" :options="SHOT_KINDS" />
       <TextField

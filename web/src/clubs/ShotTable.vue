@@ -30,34 +30,36 @@ function shotColumn(kind: ShotKind, part: ShotPart): Column {
 </script>
 
 <template>
-  <NTable size="small" :bordered="false" :bottom-bordered="false" class="shots">
-    <thead>
-      <tr>
-        <th />
-        <th v-for="part in PARTS" :key="part">{{ HEADS[part] }}</th>
-        <th>source</th>
-      </tr>
-    </thead>
-    <tbody>
-      <tr v-for="kind in SHOT_KINDS" :key="kind">
-        <th scope="row">{{ kind }}</th>
-        <td v-for="part in PARTS" :key="part">
-          <TextField
-            :value="show(shotColumn(kind, part))"
-            :aria-label="`${kind} ${HEADS[part]}`"
-            :disabled="readOnly"
-            inputmode="decimal"
-            :bad="complaints.has(shotColumn(kind, part).id)"
-            :title="complaints.get(shotColumn(kind, part).id)?.reason"
-            @write="write(shotColumn(kind, part), $event)"
-          />
-        </td>
-        <td class="small" :class="shotIn(club.spec, `shot.${kind}`)?.source">
-          {{ factSourceWords(club.spec, `shot.${kind}`, unit) }}
-        </td>
-      </tr>
-    </tbody>
-  </NTable>
+  <div class="scroll">
+    <NTable size="small" :bordered="false" :bottom-bordered="false" class="shots">
+      <thead>
+        <tr>
+          <th />
+          <th v-for="part in PARTS" :key="part">{{ HEADS[part] }}</th>
+          <th>source</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="kind in SHOT_KINDS" :key="kind">
+          <th scope="row">{{ kind }}</th>
+          <td v-for="part in PARTS" :key="part">
+            <TextField
+              :value="show(shotColumn(kind, part))"
+              :aria-label="`${kind} ${HEADS[part]}`"
+              :disabled="readOnly"
+              inputmode="decimal"
+              :bad="complaints.has(shotColumn(kind, part).id)"
+              :title="complaints.get(shotColumn(kind, part).id)?.reason"
+              @write="write(shotColumn(kind, part), $event)"
+            />
+          </td>
+          <td class="small" :class="shotIn(club.spec, `shot.${kind}`)?.source">
+            {{ factSourceWords(club.spec, `shot.${kind}`, unit) }}
+          </td>
+        </tr>
+      </tbody>
+    </NTable>
+  </div>
   <p v-for="[id, one] in complaints" :key="id" class="verdict error small" role="alert">■ {{ one.reason }}</p>
 </template>
 
@@ -77,5 +79,15 @@ function shotColumn(kind: ShotKind, part: ShotPart): Column {
 .shots td {
   padding: 2px 3px 2px 0;
   white-space: nowrap;
+}
+/* Three digits, and which shot they are of, are always in sight. */
+.shots td:has(.n-input) {
+  min-width: 50px;
+}
+.shots tbody th {
+  position: sticky;
+  left: 0;
+  z-index: 1;
+  background: var(--paper);
 }
 </style>

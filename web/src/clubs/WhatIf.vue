@@ -145,43 +145,45 @@ const known = computed(
             { value: 2, label: 'two degrees' },
           ]"
       /></label>
-      <NTable size="small" :bordered="false" :bottom-bordered="false">
-        <thead>
-          <tr>
-            <th />
-            <th scope="col">carry</th>
-            <th scope="col">total</th>
-            <th scope="col">apex</th>
-            <th scope="col">lands</th>
-            <th scope="col">bounce</th>
-            <th scope="col">off line</th>
-            <th scope="col">swing weight</th>
-            <th v-if="tries" scope="col"><span class="unseen">on the ladder</span></th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="{ words, effect, becomes } in effects" :key="words">
-            <th scope="row">{{ words }}</th>
-            <td>{{ signedDistance(effect.carryM, unit, 1) }}</td>
-            <td>{{ signedDistance(effect.totalM, unit, 1) }}</td>
-            <td>{{ signedDistance(effect.apexM, height, unit === 'yd' ? 0 : 1) }}</td>
-            <td>{{ signedDegrees(effect.descentDeg) }}</td>
-            <td>{{ signedDegrees(effect.bounceDeg) }}</td>
-            <td>{{ offlineWords(effect.offlineM) }}</td>
-            <td>{{ swingWeightWords(effect.swingWeightPoints) }}</td>
-            <td v-if="tries">
-              <NButton
-                v-if="becomes !== undefined"
-                size="small"
-                :aria-label="`Try ${words} on the ladder`"
-                @click="emit('try', becomes)"
-              >
-                Try
-              </NButton>
-            </td>
-          </tr>
-        </tbody>
-      </NTable>
+      <div class="scroll">
+        <NTable size="small" :bordered="false" :bottom-bordered="false">
+          <thead>
+            <tr>
+              <th />
+              <th scope="col">carry</th>
+              <th scope="col">total</th>
+              <th scope="col">apex</th>
+              <th scope="col">lands</th>
+              <th scope="col">bounce</th>
+              <th scope="col">off line</th>
+              <th scope="col">swing weight</th>
+              <th v-if="tries" scope="col"><span class="unseen">on the ladder</span></th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="{ words, effect, becomes } in effects" :key="words">
+              <th scope="row">{{ words }}</th>
+              <td>{{ signedDistance(effect.carryM, unit, 1) }}</td>
+              <td>{{ signedDistance(effect.totalM, unit, 1) }}</td>
+              <td>{{ signedDistance(effect.apexM, height, unit === 'yd' ? 0 : 1) }}</td>
+              <td>{{ signedDegrees(effect.descentDeg) }}</td>
+              <td>{{ signedDegrees(effect.bounceDeg) }}</td>
+              <td>{{ offlineWords(effect.offlineM) }}</td>
+              <td>{{ swingWeightWords(effect.swingWeightPoints) }}</td>
+              <td v-if="tries">
+                <NButton
+                  v-if="becomes !== undefined"
+                  size="small"
+                  :aria-label="`Try ${words} on the ladder`"
+                  @click="emit('try', becomes)"
+                >
+                  Try
+                </NButton>
+              </td>
+            </tr>
+          </tbody>
+        </NTable>
+      </div>
       <p class="caution small">
         {{
           bendable
