@@ -190,11 +190,17 @@ watchPostEffect(() => {
 </template>
 
 <style scoped>
+/* However wide its rows are, it takes the room there is. */
+.whole {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+}
 .search {
   max-width: 260px;
   margin-bottom: 6px;
 }
 .more {
+  justify-self: start;
   margin-top: 6px;
 }
 .whole :deep(.n-data-table-th) {
