@@ -18,7 +18,8 @@ import { computed, watch } from 'vue';
 import { playedVerdict } from './played-verdict';
 import { differsWords } from './round-swaps';
 import type { RoundAnswer, RoundRemedy } from './round-worker';
-import { useLongWork, type AskedRound } from './use-round';
+import { useLongWork } from './use-long-work';
+import type { AskedRound } from './use-round';
 
 /**
  * Beside the best bag: the next ones, the best near the gamer, the best ten, the cheapest remedy, how sure it
@@ -51,7 +52,7 @@ watch(
   // A new sentence about the same answer leaves what was asked of it standing.
   () => props.chosen.answer,
   () => {
-    for (const one of [others, remedies, sure, played]) one.clear();
+    for (const one of [others, remedies, sure, played]) one.renew();
   },
 );
 

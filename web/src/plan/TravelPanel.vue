@@ -11,7 +11,8 @@ import RoundProblemLine from './RoundProblemLine.vue';
 import TravelAnswer from './TravelAnswer.vue';
 import TravelDays from './TravelDays.vue';
 import { travelScenarios } from './travel-scenarios';
-import { isAskable, useLongWork, type AskedRound, type NotAskable } from './use-round';
+import { useLongWork } from './use-long-work';
+import { isAskable, type AskedRound, type NotAskable } from './use-round';
 
 /**
  * The clubs that travel: one set that serves every round of the event under every way the forecast may turn
@@ -26,8 +27,9 @@ const size = ref<number | null>(18);
 const lossStrokes = ref<number | null>(0.05);
 const travel = useLongWork<Pick<SmallestTravelSet, 'set'> & Partial<SmallestTravelSet>>();
 watch(
-  () => props.event,
-  () => travel.clear(),
+  // What another event says leaves this one's answer standing.
+  () => JSON.stringify(props.event),
+  travel.renew,
 );
 
 const scenarios = computed(() => travelScenarios(props.event, props.courses, props.askedOf));

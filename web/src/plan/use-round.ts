@@ -1,7 +1,8 @@
-import { proxy, wrap, type Remote } from 'comlink';
+import { proxy, type Remote } from 'comlink';
 import { onScopeDispose, ref, shallowRef, watch, type ComputedRef } from 'vue';
 import type { DistanceUnit, FaultlessBag, RoundRules, RoundRequest } from '@tasche/core';
 import type { RoundAnswer, RoundWorker, WorkedRound } from './round-worker';
+import { startRoundWorker } from './start-round-worker';
 
 export interface AskedRound {
   /** Which round of the event it is. */ roundId: string;
@@ -17,11 +18,6 @@ export interface NotAskable {
   fixOn: 'course' | 'bag';
 }
 export const isAskable = (question: AskedRound | NotAskable): question is AskedRound => 'request' in question;
-
-function start(name: string): { worker: Worker; link: Remote<RoundWorker> } {
-  const worker = new Worker(new URL('./round-worker.ts', import.meta.url), { type: 'module', name });
-  return { worker, link: wrap<RoundWorker>(worker) };
-}
 
 /** What the needs and costs of a round hang on; locks and prices are not in it. */
 const dayKey = ({ request: { day, clubs, from, changes, notes, seed, handicap, preferences } }: AskedRound) =>
@@ -53,7 +49,7 @@ export function useRound(asked: ComputedRef<AskedRound | null>) {
   /** What is shown is not yet the answer to what is asked. */
   const pending = ref(false);
   const problem = ref('');
-  let running: ReturnType<typeof start> | undefined;
+  let running: ReturnType<typeof startRoundWorker> | undefined;
   let lastRequestId = 0;
   /** The day of what is shown, */
   let day = '';
@@ -132,7 +128,7 @@ export function useRound(asked: ComputedRef<AskedRound | null>) {
       running = undefined;
       sentDay = '';
     }
-    running ??= start('round');
+    running ??= startRoundWorker('round');
     const { link } = running;
     const slow = setTimeout(() => {
       if (requestId === lastRequestId) busy.value = true;
@@ -187,49 +183,4 @@ export function useRound(asked: ComputedRef<AskedRound | null>) {
   );
   onScopeDispose(stop);
   return { worked, chosen, faultless, busy, share, pending, problem, stop };
-}
-
-/** Something long about a round, by a worker of its own, with how far it is and a way to stop it. */
-export function useLongWork<T>() {
-  const result = shallowRef<T | null>(null);
-  const share = ref<number | null>(null);
-  const problem = ref('');
-  let running: ReturnType<typeof start> | undefined;
-  let lastRequestId = 0;
-
-  function stop(): void {
-    lastRequestId += 1;
-    running?.worker.terminate();
-    running = undefined;
-    share.value = null;
-  }
-  /** @param work what the worker is asked; the second is told how far it is */
-  async function run(
-    work: (link: Remote<RoundWorker>, progress: (share: number) => void) => Promise<T>,
-  ): Promise<void> {
-    stop();
-    const requestId = lastRequestId;
-    running = start('round, at length');
-    share.value = 0;
-    problem.value = '';
-    try {
-      const answer = await work(
-        running.link,
-        proxy((done: number) => {
-          if (requestId === lastRequestId) share.value = done;
-        }) as unknown as (share: number) => void,
-      );
-      if (requestId === lastRequestId) result.value = answer;
-    } catch (error) {
-      if (requestId === lastRequestId) problem.value = (error as Error).message;
-    } finally {
-      if (requestId === lastRequestId) stop();
-    }
-  }
-  function clear(): void {
-    stop();
-    result.value = null;
-  }
-  onScopeDispose(stop);
-  return { result, share, problem, run, stop, clear };
 }

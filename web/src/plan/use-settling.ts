@@ -7,7 +7,8 @@ import { ref, type ComputedRef } from 'vue';
 import { onBeforeRouteLeave, onBeforeRouteUpdate } from 'vue-router';
 import { useSheet } from '../sheet/sheet-store';
 import { swapsAgainst, triggerOf } from './round-swaps';
-import { isAskable, useLongWork, type AskedRound, type NotAskable } from './use-round';
+import { useLongWork } from './use-long-work';
+import { isAskable, type AskedRound, type NotAskable } from './use-round';
 
 /**
  * Settles rounds: each its best bag, its swaps, and what would change it on the morning; one change for all

@@ -9,7 +9,7 @@ import WorkProgress from '../app/WorkProgress.vue';
 import { isOpenWish, wishedClub } from '../bench/wish-items';
 import { useSchedule } from '../courses/schedule-store';
 import { MARKS } from '../ladder/marks';
-import { useLongWork } from '../plan/use-round';
+import { useLongWork } from '../plan/use-long-work';
 import { useSheet } from '../sheet/sheet-store';
 import SeasonTables from './SeasonTables.vue';
 import { seasonRounds } from './season-rounds';
@@ -55,9 +55,9 @@ const besides = computed(() => ({
 }));
 const bagName = (id: string) => store.sheet!.bags.find((bag) => bag.id === id)?.name ?? 'a deleted bag';
 const played = computed(() => asked.value.rounds.reduce((sum, { times }) => sum + times, 0));
-const { result, share, problem, run, stop, clear } = useLongWork<SeasonValue>();
+const { result, share, problem, run, stop, renew } = useLongWork<SeasonValue>();
 // Another season, or clubs that carry otherwise, have another answer.
-watch(() => JSON.stringify([weighed.value, store.gamer?.clubIds, besides.value]), clear);
+watch(() => JSON.stringify([weighed.value, store.gamer?.clubIds, besides.value]), renew);
 const work = () =>
   run((link, progress) => link.season(weighed.value, store.gamer?.clubIds ?? [], besides.value, progress));
 const name = store.nameOf;
