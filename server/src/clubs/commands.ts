@@ -136,11 +136,7 @@ function requireNoWorseSource(club: Club, key: Reading['key'], value: ReadingVal
  * "58 bent to 57.5", the trade's way of saying what changed.
  * @param unit the player's own: a history has many readers, and what it says is written once
  */
-function readingWords(
-  { key, value }: Reading,
-  before: ReadingValue | undefined,
-  unit: DistanceUnit,
-): string {
+function readingWords({ key, value }: Reading, before: ReadingValue | undefined, unit: DistanceUnit): string {
   const quantity = quantityOf(key);
   if (!quantity) {
     const kind = shotKindWords(shotKindOf(key)!);
