@@ -44,7 +44,7 @@ const activeRow = ref<string>(props.clubs[0]?.id ?? NEW_ROW);
 const activeColumn = ref(0);
 const editing = ref(false);
 const draft = ref('');
-/** The last press on the sheet was a finger's. */
+/** The last press on the sheet was a finger's, or a pen's. */
 let isTouched = false;
 
 const rowIds = computed(() => [
@@ -112,8 +112,9 @@ async function commit(rowStep: number, columnStep: number): Promise<void> {
     activeColumn.value = Math.max(0, Math.min(column + columnStep, props.columns.length - 1));
   }
   await focusCell();
-  // A phone takes its keys away with the field.
-  if (isTouched && (rowStep !== 0 || columnStep !== 0)) startEditing();
+  // A phone takes its keys away with the field; at the end of the sheet it may.
+  const goesOn = isNew ? draft.value.trim() : rowIndex.value !== row || activeColumn.value !== column;
+  if (isTouched && (rowStep !== 0 || columnStep !== 0) && goesOn) startEditing();
 }
 
 const known = new Set(props.clubs.map((club) => club.id));
@@ -246,7 +247,7 @@ function onCellDouble(clubId: string, column: number): void {
 }
 
 function onPointer({ pointerType }: PointerEvent): void {
-  isTouched = pointerType === 'touch';
+  isTouched = pointerType === 'touch' || pointerType === 'pen';
 }
 
 /** A finger has no keys to type with until a field is there; a name is only chosen by it. */

@@ -48,6 +48,17 @@ describe('a cell of the sheet', () => {
     expect(field().attributes('aria-label')).toBe('8 iron, carry');
   });
 
+  it('lets the keys of a phone go at the end of the sheet', async () => {
+    const { view, press, field } = grid();
+    await view.setProps({ noNew: true });
+    await press('8 iron', 'shot.full.carryM', 'touch');
+    await field().setValue('138');
+    await field().trigger('keydown', { key: 'Enter' });
+    await flushPromises();
+    expect(view.emitted('write')).toHaveLength(1);
+    expect(field().exists()).toBe(false);
+  });
+
   it('is a name that a finger only chooses; words are typed with letters', async () => {
     const { press, field } = grid();
     await press('8 iron', 'name', 'touch');
