@@ -86,7 +86,7 @@ export function strokesWith(
   let best: { strokes: number; shot: ShotKind | undefined } = { strokes: Infinity, shot: undefined };
   for (const [shotKind, shot] of shotsFor(demand, club)) {
     const aim = aimed(demand, club, shotKind, shot);
-    if (leastStrokesOfAim(demand, aim, places) >= best.strokes) continue;
+    if (best.shot && leastStrokesOfAim(demand, aim, places) >= best.strokes) continue;
     const strokes = strokesOfAim(demand, aim, places);
     if (strokes < best.strokes) best = { strokes, shot: shotKind };
   }

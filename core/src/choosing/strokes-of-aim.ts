@@ -31,7 +31,8 @@ export function strokesAfter({ lie, leftM, lost }: Outcome, handicap: number): n
 
 /** Where a shot's scatter is looked at. Without hazards at one side, right is as good as left. */
 function scatterPlaces({ hazards }: ShotTarget, count: number): Float64Array {
-  const halves = !hazards || hazards.every(({ side }) => side === 'across');
+  let halves = true;
+  if (hazards) for (const { side } of hazards) halves &&= side === 'across';
   return normalPlaces(halves ? count : 2 * count, halves);
 }
 
@@ -41,24 +42,22 @@ function scatterPlaces({ hazards }: ShotTarget, count: number): Float64Array {
  * middle.
  */
 export function strokesOfAim(demand: ShotTarget, aim: Aimed, places = PLACES): number {
-  const over = (count: number, shortM: number) => {
-    const points = scatterPlaces(demand, count);
-    let sum = 0;
-    for (let i = 0; i < points.length; i += 2)
-      sum += strokesAfter(
-        outcomeOf(demand, aim, points[i]! * aim.alongM - shortM, points[i + 1]! * aim.acrossM),
-        aim.handicap,
-      );
-    return (2 * sum) / points.length;
-  };
-  const { mishitShare, mishitShortM } = aim;
-  const good = over(places, 0);
-  return (
-    aim.strokes +
-    (mishitShortM > 0
-      ? good + mishitShare * (over(Math.ceil(places * MISHIT_PLACES), mishitShortM) - good)
-      : good)
-  );
+  const good = meanAfter(demand, aim, places, 0);
+  if (!(aim.mishitShortM > 0)) return aim.strokes + good;
+  const mishit = meanAfter(demand, aim, Math.ceil(places * MISHIT_PLACES), aim.mishitShortM);
+  return aim.strokes + (good + aim.mishitShare * (mishit - good));
+}
+
+/** Strokes after strikes that carry so much shorter, over so many places. */
+function meanAfter(demand: ShotTarget, aim: Aimed, count: number, shortM: number): number {
+  const points = scatterPlaces(demand, count);
+  let sum = 0;
+  for (let i = 0; i < points.length; i += 2)
+    sum += strokesAfter(
+      outcomeOf(demand, aim, points[i]! * aim.alongM - shortM, points[i + 1]! * aim.acrossM),
+      aim.handicap,
+    );
+  return (2 * sum) / points.length;
 }
 
 /**
@@ -68,22 +67,21 @@ export function strokesOfAim(demand: ShotTarget, aim: Aimed, places = PLACES): n
  * @param places as many as it would be summed over
  */
 export function leastStrokesOfAim(demand: ShotTarget, aim: Aimed, places: number): number {
-  const { mishitShare, mishitShortM, strokes } = aim;
-  const after = (count: number, shortM: number) => {
-    const points = scatterPlaces(demand, count);
-    const middleM = aim.carryM - shortM;
-    const [fromM, toM] = [middleM + points[0]! * aim.alongM, middleM + points.at(-2)! * aim.alongM];
-    return demand.to === 'green'
-      ? leastAtGreen(demand, aim, fromM - demand.distanceM, toM - demand.distanceM)
-      : leastDownFairway(demand, aim, fromM, toM);
-  };
-  const good = after(places, 0);
-  return (
-    strokes +
-    (mishitShortM > 0
-      ? good + mishitShare * (after(Math.ceil(places * MISHIT_PLACES), mishitShortM) - good)
-      : good)
-  );
+  const good = leastAfter(demand, aim, places, 0);
+  if (!(aim.mishitShortM > 0)) return aim.strokes + good;
+  const mishit = leastAfter(demand, aim, Math.ceil(places * MISHIT_PLACES), aim.mishitShortM);
+  return aim.strokes + (good + aim.mishitShare * (mishit - good));
+}
+
+/** As `meanAfter`, at the least. */
+function leastAfter(demand: ShotTarget, aim: Aimed, count: number, shortM: number): number {
+  const points = scatterPlaces(demand, count);
+  const middleM = aim.carryM - shortM;
+  const fromM = middleM + points[0]! * aim.alongM;
+  const toM = middleM + points[points.length - 2]! * aim.alongM;
+  return demand.to === 'green'
+    ? leastAtGreen(demand, aim, fromM - demand.distanceM, toM - demand.distanceM)
+    : leastDownFairway(demand, aim, fromM, toM);
 }
 
 /** How near to zero a number between two others may be. */
