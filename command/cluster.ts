@@ -124,7 +124,7 @@ function addressAs(role: string, password: string, port: number): string {
 
 /**
  * A cluster in a temporary folder, for tests and benchmarks.
- * @param isKept as a real one writes its data; what is measured does
+ * @param isKept waits for the disk as a real one does: for what is measured
  */
 export async function throwAwayCluster(isKept = false): Promise<Cluster> {
   const folder = throwAwayFolder();

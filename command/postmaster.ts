@@ -8,7 +8,7 @@ const HELPERS_END_MS = 15_000;
 
 /**
  * Starts a cluster's server on a port of loopback, and waits until it answers.
- * @param isKept whether what it holds is to outlive a power cut; waiting for the disk takes a test a third longer
+ * @param isKept whether what it holds must outlive a power cut; a test need not wait for the disk
  * @throws CliError with what its log says
  */
 export function startPostmaster(data: string, bin: string, port: number, isKept = true): void {
