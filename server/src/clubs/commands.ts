@@ -48,8 +48,11 @@ export const clubCommands: Handlers<'addClub' | 'editClub' | 'removeClub'> = {
         theirs: club.spec[key]?.value ?? null,
       })),
     ]);
-    const unit = (await recorder.load('player', club.playerId))?.distanceUnit ?? 'm';
-    const words = readings.map((reading) => readingWords(reading, club.spec[reading.key]?.value, unit));
+    const player = await recorder.load('player', club.playerId);
+    if (!player) throw notFound('player');
+    const words = readings.map((reading) =>
+      readingWords(reading, club.spec[reading.key]?.value, player.distanceUnit),
+    );
     if (set?.name !== undefined && set.name !== club.name) words.unshift(`renamed ${set.name}`);
     if (set?.kind !== undefined && set.kind !== club.kind) words.unshift(`now of the kind ${set.kind}`);
     const name = club.name;
