@@ -49,6 +49,7 @@ const DROP_M = 20;
 const TREES_STROKES = 0.5;
 /** A hazard at a side begins with the edge of the corridor and is so deep. Our choice. */
 const HAZARD_DEPTH_M = 30;
+
 /** Where a shot leaves the ball: what it lies in, how far from the hole, and strokes lost besides. */
 export interface Outcome {
   lie: HoleOutLie;
@@ -99,6 +100,7 @@ export function fromLie(
   };
 }
 
+/** How far a shot runs on a fairway, metres; a usual run where its total is not known. */
 export function fairwayRunOf(shot: PlayedShot): number {
   return Math.max(0, (shot.totalM ?? shot.carryM + USUAL_RUN_M) - shot.carryM);
 }
@@ -211,6 +213,7 @@ function isIn(
   return out > halfM && out <= halfM + HAZARD_DEPTH_M && restM >= fromM && landsM <= toM;
 }
 
+/** Where a shot that ended in a hazard goes on from. Metres. */
 export function afterHazard(
   { kind, fromM }: Hazard,
   toHoleM: number,
