@@ -13,7 +13,7 @@ const LadderTable = defineAsyncComponent(() => import('../ladder/LadderTable.vue
 const props = defineProps<{
   ladder: ReturnType<typeof useBagLadder>;
   asTable: boolean;
-  /** Without the ladder, for want of room. */
+  /** There is no room for the picture of the ladder beside the sheet. */
   isSheetAlone: boolean;
   rowPx: number;
   headPx: number;
@@ -48,8 +48,10 @@ const railPx = computed(() => Math.max(MIN_RAIL_PX, sheetPx.value));
     }"
   >
     <slot name="sheet" />
-    <template v-if="isSheetAlone" />
-    <template v-else-if="!asTable">
+    <div v-if="asTable" class="as-table scroll">
+      <LadderTable :report="ladder.report.value" :unit="ladder.unit.value" :moved="ladder.moved.value" />
+    </div>
+    <template v-else-if="!isSheetAlone">
       <LadderRibs
         class="ribs"
         :report="ladder.report.value"
@@ -72,9 +74,6 @@ const railPx = computed(() => Math.max(MIN_RAIL_PX, sheetPx.value));
         :moved="ladder.moved.value"
       />
     </template>
-    <div v-else class="as-table scroll">
-      <LadderTable :report="ladder.report.value" :unit="ladder.unit.value" :moved="ladder.moved.value" />
-    </div>
     <slot />
   </div>
 </template>

@@ -29,7 +29,7 @@ const props = defineProps<{
   remedies: readonly Remedy[] | null;
   swapsFor: ReturnType<typeof useUsualRound>['swapsFor'];
   columns: readonly SheetColumn[];
-  /** Without the ladder, for want of room. */
+  /** There is no room for the picture of the ladder beside the sheet. */
   isSheetAlone: boolean;
   asTable: boolean;
 }>();

@@ -23,7 +23,7 @@ const PARTS: readonly { part: keyof MakeUp; label: string }[] = [
   { part: 'hybrids', label: 'Hybrids' },
   { part: 'wedges', label: 'Wedges beside the PW' },
 ];
-/** A finger is what it is driven with. */
+/** The screen is touched: there is no Ctrl V, and the cursor is nowhere yet. */
 const isTouch = useMediaQuery('(pointer: coarse)');
 /** No one carries that club shorter or longer than this. */
 const CARRY_BOUNDS = { yd: [40, 350], m: [35, 320] } as const;
@@ -75,8 +75,10 @@ const SAMPLE =
       <h2>Paste it</h2>
       <p class="small quiet">
         Copy rows from a spreadsheet or a message, with or without a header row, and
-        {{ isTouch ? 'hold a finger on the first row for Paste.' : 'press Ctrl V in the sheet.' }} One row per
-        club:
+        {{
+          isTouch ? 'press the first row, then hold a finger on it for Paste.' : 'press Ctrl V in the sheet.'
+        }}
+        One row per club:
         <span class="sample">Club, Loft, Carry</span>
       </p>
       <CopyButton :text="SAMPLE" label="Copy a sample" />

@@ -112,7 +112,7 @@ async function commit(rowStep: number, columnStep: number): Promise<void> {
     activeColumn.value = Math.max(0, Math.min(column + columnStep, props.columns.length - 1));
   }
   await focusCell();
-  // A phone takes its keys away with the field; at the end of the sheet it may.
+  // Without a field a phone hides its keys, as it may at the end of the sheet.
   const goesOn = isNew ? draft.value.trim() : rowIndex.value !== row || activeColumn.value !== column;
   if (isTouched && (rowStep !== 0 || columnStep !== 0) && goesOn) startEditing();
 }

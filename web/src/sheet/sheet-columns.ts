@@ -32,7 +32,7 @@ export interface SheetColumn {
   head: string;
   align: 'left' | 'right';
   px: number;
-  /** Only ever a number is typed: a phone shows its digits. */
+  /** A number is typed here: a phone shows its digits. */
   isNumber?: boolean;
 }
 
