@@ -42,9 +42,19 @@ function scatterPlaces({ hazards }: ShotTarget, count: number): Float64Array {
  * middle.
  */
 export function strokesOfAim(demand: ShotTarget, aim: Aimed, places = PLACES): number {
-  const good = meanAfter(demand, aim, places, 0);
+  return withMishits(demand, aim, places, meanAfter);
+}
+
+/** The strike itself and what comes after, of good strikes and mis-hits by their shares. */
+function withMishits(
+  demand: ShotTarget,
+  aim: Aimed,
+  places: number,
+  after: (demand: ShotTarget, aim: Aimed, count: number, shortM: number) => number,
+): number {
+  const good = after(demand, aim, places, 0);
   if (!(aim.mishitShortM > 0)) return aim.strokes + good;
-  const mishit = meanAfter(demand, aim, Math.ceil(places * MISHIT_PLACES), aim.mishitShortM);
+  const mishit = after(demand, aim, Math.ceil(places * MISHIT_PLACES), aim.mishitShortM);
   return aim.strokes + (good + aim.mishitShare * (mishit - good));
 }
 
@@ -67,10 +77,7 @@ function meanAfter(demand: ShotTarget, aim: Aimed, count: number, shortM: number
  * @param places as many as it would be summed over
  */
 export function leastStrokesOfAim(demand: ShotTarget, aim: Aimed, places: number): number {
-  const good = leastAfter(demand, aim, places, 0);
-  if (!(aim.mishitShortM > 0)) return aim.strokes + good;
-  const mishit = leastAfter(demand, aim, Math.ceil(places * MISHIT_PLACES), aim.mishitShortM);
-  return aim.strokes + (good + aim.mishitShare * (mishit - good));
+  return withMishits(demand, aim, places, leastAfter);
 }
 
 /** As `meanAfter`, at the least. */

@@ -1,7 +1,7 @@
-import { expose } from 'comlink';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { effectScope, nextTick, ref, watch } from 'vue';
 import { useLongWork } from '../../src/plan/use-long-work';
+import { answerAsWorker } from '../round-worker';
 import { until } from '../until';
 
 /** A worker that answers what it was asked about, as soon as the test lets it. */
@@ -17,22 +17,7 @@ beforeEach(() => {
         },
       });
     });
-  vi.stubGlobal(
-    'Worker',
-    class {
-      constructor() {
-        const { port1, port2 } = new MessageChannel();
-        expose({ others }, port1);
-        port2.start();
-        return Object.assign(port2, {
-          terminate: () => {
-            port1.close();
-            port2.close();
-          },
-        });
-      }
-    },
-  );
+  answerAsWorker({ others });
 });
 afterEach(() => {
   vi.unstubAllGlobals();

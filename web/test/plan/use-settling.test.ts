@@ -1,6 +1,5 @@
 import type { EventRound, PlanView } from '@tasche/contract';
 import { flushPromises, mount } from '@vue/test-utils';
-import { expose } from 'comlink';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { computed, defineComponent, h } from 'vue';
 import { createMemoryHistory, createRouter, RouterView } from 'vue-router';
@@ -8,6 +7,7 @@ import { useSettling } from '../../src/plan/use-settling';
 import type { AskedRound } from '../../src/plan/use-round';
 import { freshPinia } from '../pinia';
 import { sheetOf, showSheet } from '../sheet';
+import { answerAsWorker } from '../round-worker';
 import { until } from '../until';
 
 const PLAN = { id: 'plan', baseClubIds: [], version: 1, rounds: [] } as unknown as PlanView;
@@ -19,22 +19,7 @@ describe('settling a round', () => {
   beforeEach(() => {
     freshPinia();
     showSheet(sheetOf([], []));
-    vi.stubGlobal(
-      'Worker',
-      class {
-        constructor() {
-          const { port1, port2 } = new MessageChannel();
-          expose({ choose: () => new Promise((resolve) => (answer = resolve)) }, port1);
-          port2.start();
-          return Object.assign(port2, {
-            terminate: () => {
-              port1.close();
-              port2.close();
-            },
-          });
-        }
-      },
-    );
+    answerAsWorker({ choose: () => new Promise((resolve) => (answer = resolve)) });
   });
   afterEach(() => {
     vi.unstubAllGlobals();
