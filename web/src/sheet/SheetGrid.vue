@@ -3,9 +3,12 @@ import type { ClubView } from '@tasche/contract';
 import type { DistanceUnit } from '@tasche/core';
 import { VueDraggable } from 'vue-draggable-plus';
 import { afterDrag } from '../app/drag-end';
-import { computed, nextTick, ref, watch } from 'vue';
+import { computed, ref, watch } from 'vue';
 import SheetRow from './SheetRow.vue';
 import { editText, type SheetColumn } from './sheet-columns';
+import { cellAction, editorAction, type CellAction } from './sheet-keys';
+import { useCellEditor } from './use-cell-editor';
+import { NEW_ROW, useSheetCursor } from './use-sheet-cursor';
 
 /**
  * The sheet: a grid driven from the keyboard like a spreadsheet. It knows cells and keys, not what a change
@@ -38,246 +41,120 @@ const emit = defineEmits<{
   dragging: [carried: boolean];
 }>();
 
-const NEW_ROW = 'new';
 const grid = ref<HTMLElement | null>(null);
-const activeRow = ref<string>(props.clubs[0]?.id ?? NEW_ROW);
-const activeColumn = ref(0);
-const editing = ref(false);
-const draft = ref('');
-/** The last press on the sheet was a finger's, or a pen's. */
-let isTouched = false;
+const hasNewRow = computed(() => !props.readOnly && !props.noNew);
+const cells = () => ({ clubs: props.clubs, columns: props.columns, hasNewRow: hasNewRow.value });
+const cursor = useSheetCursor(cells, grid);
+const { rowIds, rowId, columnIndex } = cursor;
+watch(rowId, (id) => emit('active', id === NEW_ROW ? null : id), { immediate: true });
 
-const rowIds = computed(() => [
-  ...props.clubs.map((club) => club.id),
-  ...(props.readOnly || props.noNew ? [] : [NEW_ROW]),
-]);
-const rowIndex = computed(() => Math.max(0, rowIds.value.indexOf(activeRow.value)));
-watch(rowIds, (ids) => {
-  if (!ids.includes(activeRow.value))
-    activeRow.value = ids[Math.min(rowIndex.value, ids.length - 1)] ?? NEW_ROW;
-});
-watch(activeRow, (id) => emit('active', id === NEW_ROW ? null : id), { immediate: true });
-watch(
-  () => props.columns,
-  () => {
-    activeColumn.value = Math.min(activeColumn.value, props.columns.length - 1);
-  },
+const editor = useCellEditor(
+  () => ({
+    ...cells(),
+    unit: props.unit,
+    readOnly: props.readOnly,
+    refusedText: (clubId, columnId) => props.rejected.get(`${clubId} ${columnId}`)?.text,
+  }),
+  cursor,
+  grid,
+  (clubId, column, text) => emit('write', clubId, column, text),
+  (name) => emit('add', name),
 );
+const { isEditing, draft } = editor;
 
-/** The library moves what is dragged in a copy; the clubs themselves move when the bag says so. */
-const dragCopy = computed({ get: () => [...props.clubs], set: () => undefined });
-
-async function focusCell(): Promise<void> {
-  await nextTick();
-  grid.value?.querySelector<HTMLElement>('[data-active="true"]')?.focus({ preventScroll: false });
-}
-
-async function moveTo(row: number, column: number): Promise<void> {
-  activeRow.value = rowIds.value[Math.max(0, Math.min(row, rowIds.value.length - 1))]!;
-  activeColumn.value = Math.max(0, Math.min(column, props.columns.length - 1));
-  await focusCell();
-}
-
-function startEditing(text?: string): void {
-  if (props.readOnly) return;
-  const club = props.clubs.find((one) => one.id === activeRow.value);
-  if (!club && activeColumn.value > 0) activeColumn.value = 0;
-  const column = props.columns[activeColumn.value]!;
-  const refusedText = club && props.rejected.get(`${club.id} ${column.id}`)?.text;
-  draft.value = text ?? refusedText ?? (club ? editText(club, column, props.unit) : '');
-  editing.value = true;
-  void nextTick(() => {
-    const input = grid.value?.querySelector<HTMLInputElement>('input.editor');
-    input?.focus();
-    if (text === undefined) input?.select();
-  });
-}
-
-/** Writes what is being typed and goes on from the rows as they stood, for the ladder may reorder them. */
-async function commit(rowStep: number, columnStep: number): Promise<void> {
-  if (!editing.value) return;
-  editing.value = false;
-  const [row, column] = [rowIndex.value, activeColumn.value];
-  const nextId = rowIds.value[Math.min(row + rowStep, rowIds.value.length - 1)]!;
-  const isNew = activeRow.value === NEW_ROW;
-  if (isNew) {
-    if (draft.value.trim()) emit('add', draft.value.trim());
-  } else emit('write', activeRow.value, props.columns[column]!, draft.value);
-  await nextTick();
-  if (isNew && columnStep > 0 && props.clubs.length > 0) {
-    activeRow.value = addedRow() ?? NEW_ROW;
-    activeColumn.value = Math.min(1, props.columns.length - 1);
-  } else {
-    activeRow.value = isNew ? NEW_ROW : nextId;
-    activeColumn.value = Math.max(0, Math.min(column + columnStep, props.columns.length - 1));
+function act(action: CellAction): void {
+  const { rowIndex, isNewRow, column } = cursor;
+  switch (action.do) {
+    case 'move':
+      return void cursor.moveTo(rowIndex.value + action.rows, columnIndex.value + action.columns);
+    case 'row-start':
+      return void cursor.moveTo(rowIndex.value, 0);
+    case 'row-end':
+      return void cursor.moveTo(rowIndex.value, props.columns.length);
+    case 'sheet-start':
+      return void cursor.moveTo(0, 0);
+    case 'sheet-end':
+      return void cursor.moveTo(rowIds.value.length, props.columns.length);
+    case 'open':
+      return isNewRow.value ? undefined : emit('open', rowId.value);
+    case 'edit':
+      return editor.start();
+    case 'type':
+      return editor.start(action.text);
+    case 'clear':
+      // A club without a name is none; it is deleted where it is opened.
+      if (!props.readOnly && !isNewRow.value && columnIndex.value > 0)
+        emit('write', rowId.value, column.value, '');
   }
-  await focusCell();
-  // Without a field a phone hides its keys, as it may at the end of the sheet.
-  const goesOn = isNew ? draft.value.trim() : rowIndex.value !== row || activeColumn.value !== column;
-  if (isTouched && (rowStep !== 0 || columnStep !== 0) && goesOn) startEditing();
-}
-
-const known = new Set(props.clubs.map((club) => club.id));
-function addedRow(): string | undefined {
-  return props.clubs.find((club) => !known.has(club.id))?.id;
-}
-watch(
-  () => props.clubs,
-  (clubs, before) => {
-    if (before.length !== clubs.length)
-      void nextTick(() => {
-        clubs.forEach((club) => known.add(club.id));
-      });
-  },
-);
-
-function cancel(): void {
-  editing.value = false;
-  void focusCell();
 }
 
 function onCellKey(event: KeyboardEvent): void {
-  if (editing.value || event.isComposing) return;
-  const command = event.ctrlKey || event.metaKey;
-  const moves: Record<string, [number, number]> = {
-    ArrowUp: [-1, 0],
-    ArrowDown: [1, 0],
-    ArrowLeft: [0, -1],
-    ArrowRight: [0, 1],
-    PageUp: [-10, 0],
-    PageDown: [10, 0],
-  };
-  const move = moves[event.key];
-  if (event.altKey) {
-    if (event.key === 'Enter' && activeRow.value !== NEW_ROW) {
-      event.preventDefault();
-      emit('open', activeRow.value);
-    }
-    return;
-  }
-  if (command) {
-    if (event.key === 'Home') void moveTo(0, 0);
-    if (event.key === 'End') void moveTo(rowIds.value.length - 1, props.columns.length - 1);
-    return;
-  }
-  if (move) {
-    event.preventDefault();
-    void moveTo(rowIndex.value + move[0], activeColumn.value + move[1]);
-  } else if (event.key === 'Home' || event.key === 'End') {
-    event.preventDefault();
-    void moveTo(rowIndex.value, event.key === 'Home' ? 0 : props.columns.length - 1);
-  } else if (event.key === 'Enter') {
-    event.preventDefault();
-    if (event.shiftKey) void moveTo(rowIndex.value - 1, activeColumn.value);
-    else startEditing();
-  } else if (event.key === 'F2') {
-    event.preventDefault();
-    startEditing();
-  } else if (event.key === 'Delete' || event.key === 'Backspace') {
-    event.preventDefault();
-    if (!props.readOnly && activeRow.value !== NEW_ROW && activeColumn.value > 0)
-      emit('write', activeRow.value, props.columns[activeColumn.value]!, '');
-  } else if (event.key === 'Tab') {
-    // Tab goes on along the row and leaves the sheet at its end.
-    const next = activeColumn.value + (event.shiftKey ? -1 : 1);
-    if (next >= 0 && next < props.columns.length) {
-      event.preventDefault();
-      void moveTo(rowIndex.value, next);
-    }
-  } else if (event.key.length === 1 && event.key !== '?' && !props.readOnly) {
-    event.preventDefault();
-    startEditing(event.key);
-  }
+  if (isEditing.value || event.isComposing) return;
+  const action = cellAction(event, columnIndex.value, props.columns.length);
+  if (!action || (props.readOnly && action.do === 'type')) return;
+  event.preventDefault();
+  act(action);
 }
 
 function onEditorKey(event: KeyboardEvent): void {
   if (event.isComposing) return;
-  if (event.key === 'Enter') {
-    event.preventDefault();
-    event.stopPropagation();
-    void commit(event.shiftKey ? -1 : 1, 0);
-  } else if (event.key === 'Tab') {
-    event.preventDefault();
-    event.stopPropagation();
-    void commit(0, event.shiftKey ? -1 : 1);
-  } else if (event.key === 'Escape') {
-    event.stopPropagation();
-    cancel();
-  } else if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
-    event.preventDefault();
-    void commit(event.key === 'ArrowDown' ? 1 : -1, 0);
-  } else event.stopPropagation();
+  event.stopPropagation();
+  const action = editorAction(event);
+  if (!action) return;
+  event.preventDefault();
+  if (action.do === 'commit') void editor.commit(action.rows, action.columns);
+  else editor.cancel();
 }
 
 function onPaste(event: ClipboardEvent): void {
   const text = event.clipboardData?.getData('text/plain') ?? '';
   if (props.readOnly || text.trim() === '') return;
   const isTable = /[\t\n]/.test(text.trim()) || /^[^,;]*[,;][^,;]*[,;]/.test(text.trim());
-  if (editing.value && !isTable) return;
+  if (isEditing.value && !isTable) return;
   event.preventDefault();
-  editing.value = false;
-  emit('paste', text, rowIndex.value, activeColumn.value);
+  isEditing.value = false;
+  emit('paste', text, cursor.rowIndex.value, columnIndex.value);
 }
 
 function onCopy(event: ClipboardEvent): void {
-  const club = props.clubs.find((one) => one.id === activeRow.value);
-  if (editing.value || !club || String(window.getSelection() ?? '') !== '') return;
+  const club = cursor.club.value;
+  if (isEditing.value || !club || String(window.getSelection() ?? '') !== '') return;
   event.preventDefault();
-  event.clipboardData?.setData('text/plain', editText(club, props.columns[activeColumn.value]!, props.unit));
+  event.clipboardData?.setData('text/plain', editText(club, cursor.column.value, props.unit));
 }
 
-function onCellDown(clubId: string, column: number): void {
-  if (editing.value) void commit(0, 0);
-  activeRow.value = clubId;
-  activeColumn.value = column;
-  void focusCell();
+function onCellDown(row: string, column: number): void {
+  if (isEditing.value) void editor.commit(0, 0);
+  cursor.choose(row, column);
+  void cursor.focus();
 }
 
-/** Focus may come from a pointer, a screen reader or a script; the active cell is wherever it is. */
-function onCellFocus(clubId: string, column: number): void {
-  if (editing.value) return;
-  activeRow.value = clubId;
-  activeColumn.value = column;
+/** Focus may come from a pointer, a screen reader or a script; the chosen cell is wherever it is. */
+function onCellFocus(row: string, column: number): void {
+  if (!isEditing.value) cursor.choose(row, column);
 }
 
-function onCellDouble(clubId: string, column: number): void {
-  activeRow.value = clubId;
-  activeColumn.value = column;
-  startEditing();
+function onCellDouble(row: string, column: number): void {
+  cursor.choose(row, column);
+  editor.start();
 }
 
-function onPointer({ pointerType }: PointerEvent): void {
-  isTouched = pointerType === 'touch' || pointerType === 'pen';
-}
-
-/** A finger has no keys to type with until a field is there; a name is only chosen by it. */
-function onCellPress(column: number): void {
-  if (isTouched && column > 0 && !editing.value) startEditing();
-}
-
+/** The library moves what is dragged in a copy; the clubs themselves move when the bag says so. */
+const dragCopy = computed({ get: () => [...props.clubs], set: () => undefined });
 function onDropped(event: { data?: ClubView; item: HTMLElement }): void {
   event.item.remove();
   if (event.data) emit('dropped', event.data.id);
 }
-
-defineExpose({
-  focus: focusCell,
-  goTo: (clubId: string, columnId?: string) => {
-    activeRow.value = clubId;
-    const column = props.columns.findIndex(({ id }) => id === columnId);
-    if (column >= 0) activeColumn.value = column;
-    return focusCell();
-  },
-});
-
 function endDrag(): void {
   emit('dragging', false);
   afterDrag();
 }
+
+defineExpose({ focus: cursor.focus, goTo: cursor.goTo });
 </script>
 
 <template>
-  <div ref="grid" class="grid" @pointerdown.capture="onPointer" @paste="onPaste" @copy="onCopy">
+  <div ref="grid" class="grid" @pointerdown.capture="editor.onPointer" @paste="onPaste" @copy="onCopy">
     <table role="grid" :aria-label="label" :aria-readonly="readOnly" :aria-rowcount="rowIds.length + 1">
       <thead>
         <tr :style="{ height: `${headPx}px` }">
@@ -308,13 +185,13 @@ function endDrag(): void {
         <SheetRow
           v-for="club in clubs"
           :key="club.id"
-          :draft="editing && activeRow === club.id ? draft : ''"
+          :draft="isEditing && rowId === club.id ? draft : ''"
           :club="club"
           :columns="columns"
           :unit="unit"
           :row-px="rowPx"
-          :active-column="activeRow === club.id ? activeColumn : null"
-          :editing="editing && activeRow === club.id"
+          :active-column="rowId === club.id ? columnIndex : null"
+          :editing="isEditing && rowId === club.id"
           :rejected="rejected"
           :badge="badges?.get(club.id)"
           :can-grab="dragGroup !== undefined"
@@ -323,35 +200,35 @@ function endDrag(): void {
           @focus="onCellFocus(club.id, $event)"
           @down="onCellDown(club.id, $event)"
           @double="onCellDouble(club.id, $event)"
-          @press="onCellPress"
+          @press="editor.onCellPress"
           @open="emit('open', club.id)"
           @editor-key="onEditorKey"
-          @leave="commit(0, 0)"
+          @leave="editor.commit(0, 0)"
         />
       </VueDraggable>
-      <tfoot v-if="!readOnly && !noNew">
+      <tfoot v-if="hasNewRow">
         <tr :style="{ height: `${rowPx}px` }" class="new-row">
           <td
             :colspan="columns.length"
             role="gridcell"
             class="first"
-            :tabindex="activeRow === NEW_ROW ? 0 : -1"
-            :data-active="activeRow === NEW_ROW"
+            :tabindex="rowId === NEW_ROW ? 0 : -1"
+            :data-active="rowId === NEW_ROW"
             data-column="new"
             @keydown="onCellKey"
             @focus="onCellFocus(NEW_ROW, 0)"
             @mousedown.left="onCellDown(NEW_ROW, 0)"
-            @click="startEditing()"
+            @click="editor.start()"
           >
             <input
-              v-if="editing && activeRow === NEW_ROW"
+              v-if="isEditing && rowId === NEW_ROW"
               v-model="draft"
               class="editor"
               aria-label="Name of the new club"
               autocomplete="off"
               spellcheck="false"
               @keydown="onEditorKey"
-              @blur="commit(0, 0)"
+              @blur="editor.commit(0, 0)"
             />
             <span v-else class="quiet">Type a club: 7 iron, 3w, PW, 56…</span>
           </td>

@@ -24,7 +24,18 @@ function grid(columns = GAPS.columns) {
     await flushPromises();
   };
   const field = () => view.find<HTMLInputElement>('input.editor');
-  return { view, cell, press, field };
+  /** A key where the cursor is. */
+  const key = async (key: string, more: Partial<KeyboardEventInit> = {}) => {
+    await view
+      .get(field().exists() ? 'input.editor' : '[data-active="true"]')
+      .trigger('keydown', { key, ...more });
+    await flushPromises();
+  };
+  const chosen = () => {
+    const { dataset, parentElement } = view.get('[data-active="true"]').element as HTMLElement;
+    return [parentElement!.dataset.name, dataset.column];
+  };
+  return { view, clubs, cell, press, field, key, chosen };
 }
 
 describe('a cell of the sheet', () => {
@@ -65,6 +76,114 @@ describe('a cell of the sheet', () => {
     expect(field().exists()).toBe(false);
     await press('8 iron', 'shaft', 'touch');
     expect(field().attributes('inputmode')).toBeUndefined();
+  });
+});
+
+describe('typing', () => {
+  it('goes on to the next row with Enter, the next cell with Tab; Escape leaves what was there', async () => {
+    const { view, press, field, key, chosen } = grid();
+    await press('7 iron', 'shot.full.carryM', 'mouse');
+    await key('1');
+    await field().setValue('152');
+    await key('Enter');
+    expect(chosen()).toEqual(['8 iron', 'shot.full.carryM']);
+    await key('1');
+    await key('Tab', { shiftKey: true });
+    expect(chosen()).toEqual(['8 iron', 'swingWeight']);
+    await key('9');
+    await key('Escape');
+    expect(view.emitted('write')!.map(([club, , text]) => [club, text])).toEqual([
+      ['7 iron', '152'],
+      ['8 iron', '1'],
+    ]);
+  });
+
+  it('at the top of the sheet stays there, whichever way it is left', async () => {
+    const { press, key, chosen } = grid();
+    await press('7 iron', 'shot.full.carryM', 'mouse');
+    await key('1');
+    await key('ArrowUp');
+    expect(chosen()).toEqual(['7 iron', 'shot.full.carryM']);
+    await key('PageUp');
+    expect(chosen()).toEqual(['7 iron', 'shot.full.carryM']);
+  });
+
+  it('a name beneath the clubs and Tab goes on in the row of the new club', async () => {
+    const { view, clubs, field, key, chosen } = grid();
+    await view.get('[data-column="new"]').trigger('mousedown', { button: 0 });
+    await view.get('[data-column="new"]').trigger('click');
+    await flushPromises();
+    await field().setValue('9 iron');
+    await view.setProps({ onAdd: () => view.setProps({ clubs: [...clubs, clubView('9 iron')] }) });
+    await key('Tab');
+    expect(view.emitted('add')).toEqual([['9 iron']]);
+    expect(chosen()).toEqual(['9 iron', 'loft']);
+  });
+
+  it('goes on in what was refused; Delete empties a cell, but no name', async () => {
+    const { view, press, field, key } = grid();
+    await view.setProps({ rejected: new Map([['7 iron loft', { text: '3x', reason: 'Not a number.' }]]) });
+    await press('7 iron', 'loft', 'mouse');
+    await key('Enter');
+    expect(field().element.value).toBe('3x');
+    await key('Escape');
+    await key('Delete');
+    await key('Home');
+    await key('Delete');
+    expect(
+      view.emitted('write')!.map(([club, column, text]) => [club, (column as { id: string }).id, text]),
+    ).toEqual([['7 iron', 'loft', '']]);
+  });
+
+  it('is refused to a reader, who goes through the cells by key', async () => {
+    const { view, press, field, key, chosen } = grid();
+    await view.setProps({ readOnly: true });
+    await press('7 iron', 'loft', 'touch');
+    for (const one of ['Enter', '5', 'Delete']) await key(one);
+    expect(field().exists()).toBe(false);
+    expect(view.emitted('write')).toBeUndefined();
+    await key('End', { ctrlKey: true });
+    expect(chosen()).toEqual(['8 iron', GAPS.columns.at(-1)!.id]);
+  });
+});
+
+describe('the cursor', () => {
+  it('stays with its club where rows are reordered, and by its place where the club is gone', async () => {
+    const { view, clubs, press, chosen } = grid();
+    await view.setProps({ clubs: [...clubs, clubView('9 iron'), clubView('PW')] });
+    await press('9 iron', 'loft', 'mouse');
+    await view.setProps({ clubs: [clubView('9 iron'), ...clubs, clubView('PW')] });
+    expect(chosen()).toEqual(['9 iron', 'loft']);
+    await press('8 iron', 'loft', 'mouse');
+    await view.setProps({ clubs: [clubView('9 iron'), clubView('7 iron'), clubView('PW')] });
+    expect(chosen()).toEqual(['PW', 'loft']);
+  });
+});
+
+describe('the clipboard', () => {
+  const clip = (type: string, text = '') => {
+    const data = new DataTransfer();
+    data.setData('text/plain', text);
+    return new ClipboardEvent(type, { clipboardData: data, bubbles: true, cancelable: true });
+  };
+
+  it('takes what the chosen cell holds', async () => {
+    const { press, cell } = grid();
+    await press('7 iron', 'shot.full.carryM', 'mouse');
+    const copied = clip('copy');
+    cell('7 iron', 'shot.full.carryM').element.dispatchEvent(copied);
+    expect(copied.clipboardData!.getData('text/plain')).toBe('150');
+  });
+
+  it('gives a table to the sheet where the cursor is, also in the middle of typing; a word goes into the field', async () => {
+    const { view, press, field, key } = grid();
+    await press('8 iron', 'loft', 'mouse');
+    await key('3');
+    const word = clip('paste', '36');
+    field().element.dispatchEvent(word);
+    expect(word.defaultPrevented).toBe(false);
+    field().element.dispatchEvent(clip('paste', '34\t150\n38\t138'));
+    expect(view.emitted('paste')).toEqual([['34\t150\n38\t138', 1, 1]]);
   });
 });
 
