@@ -257,5 +257,14 @@ test('what is in a window keeps its distance from the edge; windows, problems an
   expect(await complaints(page)).toEqual([]);
   await page.goto('/nowhere');
   await expect(page.getByRole('heading', { name: 'Nothing here' })).toBeVisible();
+  // A view whose program is not on the server any more.
+  const program = '**/assets/CalendarView-*.js';
+  await page.route(program, (route) => route.abort());
+  await page.getByRole('link', { name: 'Calendar', exact: true }).click();
+  await expect(page.getByRole('alert')).toContainText('Calendar could not be opened.');
   expect(await complaints(page)).toEqual([]);
+  await page.unroute(program);
+  await page.getByRole('button', { name: 'Load the page again' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Calendar' })).toBeVisible();
+  await expect(page.getByRole('alert')).toHaveCount(0);
 });

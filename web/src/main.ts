@@ -10,6 +10,7 @@ import { createPinia } from 'pinia';
 import { createApp } from 'vue';
 import { START_LOCATION } from 'vue-router';
 import App from './app/App.vue';
+import { watchParts } from './offline/missing-part';
 import { rangeWorker } from './range/range-link';
 import { readRangeAhead } from './range/range-questions';
 import { router } from './router';
@@ -25,4 +26,5 @@ router.beforeEach(({ name, params: { playerId, sessionId }, query }, from) => {
     rangeWorker();
   }
 });
+watchParts(router);
 app.use(router).mount('#app');

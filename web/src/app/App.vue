@@ -7,6 +7,7 @@ import { useIdentity } from '../people/identity';
 import { useNews } from '../together/news';
 import ConflictBar from '../changes/ConflictBar.vue';
 import ConnectionBar from '../offline/ConnectionBar.vue';
+import MissingPartBar from '../offline/MissingPartBar.vue';
 import { useIsNarrow } from './is-narrow';
 import NotThere from './NotThere.vue';
 import { naiveTheme } from './naive-theme';
@@ -45,6 +46,7 @@ watch(
 
 <template>
   <NConfigProvider :theme="naive.theme" :theme-overrides="naive.overrides" inline-theme-disabled>
+    <MissingPartBar />
     <main v-if="isAtDoor" id="main" tabindex="-1"><RouterView /></main>
     <main v-else-if="identity.state === 'out'" id="main" tabindex="-1"><SignInView /></main>
     <main v-else-if="identity.state === 'asking'" id="main" tabindex="-1">

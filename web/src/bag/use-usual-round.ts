@@ -3,6 +3,7 @@ import { watchDebounced } from '@vueuse/core';
 import { wrap, type Remote } from 'comlink';
 import { onScopeDispose, shallowRef, type ComputedRef } from 'vue';
 import { newestOnly } from '../app/newest-only';
+import { watchWorker } from '../offline/missing-part';
 import type { UsualQuestion, UsualRoundWorker } from './usual-round-worker';
 
 /** Long enough for several quick changes to be one question, and for the ladder to be painted first. */
@@ -17,10 +18,12 @@ export function useUsualRound(question: ComputedRef<UsualQuestion | null>) {
   let lastAsked = '';
 
   function linked(): Remote<UsualRoundWorker> {
-    worker ??= new Worker(new URL('./usual-round-worker.ts', import.meta.url), {
-      type: 'module',
-      name: 'usual round',
-    });
+    worker ??= watchWorker(
+      new Worker(new URL('./usual-round-worker.ts', import.meta.url), {
+        type: 'module',
+        name: 'usual round',
+      }),
+    );
     return (link ??= wrap<UsualRoundWorker>(worker));
   }
 

@@ -1,4 +1,5 @@
 import { wrap, type Remote } from 'comlink';
+import { watchWorker } from '../offline/missing-part';
 import type { ConditionsWorker } from './conditions-worker';
 
 let link: Remote<ConditionsWorker> | undefined;
@@ -6,7 +7,9 @@ let link: Remote<ConditionsWorker> | undefined;
 /** The one worker of the page, started when it is first asked. */
 export function conditionsWorker(): Remote<ConditionsWorker> {
   link ??= wrap<ConditionsWorker>(
-    new Worker(new URL('./conditions-worker.ts', import.meta.url), { type: 'module', name: 'conditions' }),
+    watchWorker(
+      new Worker(new URL('./conditions-worker.ts', import.meta.url), { type: 'module', name: 'conditions' }),
+    ),
   );
   return link;
 }

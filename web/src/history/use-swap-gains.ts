@@ -2,6 +2,7 @@ import type { ReviewView } from '@tasche/contract';
 import { wrap } from 'comlink';
 import { onScopeDispose, shallowRef, watch, type Ref } from 'vue';
 import type { UsualQuestion, UsualRoundWorker } from '../bag/usual-round-worker';
+import { watchWorker } from '../offline/missing-part';
 
 /**
  * What each swap was to gain: strokes of a usual round, the bag before against the bag after, by what is
@@ -26,10 +27,12 @@ export function useSwapGains(
       end();
       const usual = question();
       if (!usual || asked.length === 0) return;
-      worker = new Worker(new URL('../bag/usual-round-worker.ts', import.meta.url), {
-        type: 'module',
-        name: 'usual round',
-      });
+      worker = watchWorker(
+        new Worker(new URL('../bag/usual-round-worker.ts', import.meta.url), {
+          type: 'module',
+          name: 'usual round',
+        }),
+      );
       // What cannot be worked out is left out.
       const found = await wrap<UsualRoundWorker>(worker)
         .gains(

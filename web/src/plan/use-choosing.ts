@@ -1,5 +1,6 @@
 import { wrap, type Remote } from 'comlink';
 import { onScopeDispose, ref, shallowRef, watch, type ComputedRef } from 'vue';
+import { watchWorker } from '../offline/missing-part';
 import type { ChosenAnswer, ChoosingWorker, WeekQuestion } from './choosing-worker';
 
 /** Long enough for two quick changes to be one question. */
@@ -45,10 +46,12 @@ export function useChoosing(asked: ComputedRef<WeekQuestion | null>) {
   async function ask(question: WeekQuestion): Promise<void> {
     if (busy.value) stop();
     const requestId = ++lastRequestId;
-    worker ??= new Worker(new URL('./choosing-worker.ts', import.meta.url), {
-      type: 'module',
-      name: 'choosing',
-    });
+    worker ??= watchWorker(
+      new Worker(new URL('./choosing-worker.ts', import.meta.url), {
+        type: 'module',
+        name: 'choosing',
+      }),
+    );
     link ??= wrap<ChoosingWorker>(worker);
     const slow = setTimeout(() => {
       if (requestId === lastRequestId) busy.value = true;

@@ -1,4 +1,5 @@
 import { wrap, type Remote } from 'comlink';
+import { watchWorker } from '../offline/missing-part';
 import type { RangeWorker } from './range-worker';
 
 let link: Remote<RangeWorker> | undefined;
@@ -6,7 +7,7 @@ let link: Remote<RangeWorker> | undefined;
 /** The worker that fills in and sums up what was hit, started when it is first asked. */
 export function rangeWorker(): Remote<RangeWorker> {
   link ??= wrap<RangeWorker>(
-    new Worker(new URL('./range-worker.ts', import.meta.url), { type: 'module', name: 'range' }),
+    watchWorker(new Worker(new URL('./range-worker.ts', import.meta.url), { type: 'module', name: 'range' })),
   );
   return link;
 }
