@@ -148,6 +148,56 @@ function withoutListMarks(lines: readonly string[]): string[] {
   return plain.map((line) => (isNumbered ? line.replace(LIST_NUMBER, '') : line).trim());
 }
 
+/** No club of anybody carries less far, where its column says that it is a carry. Our choice. */
+const MIN_COLUMN_CARRY = 15;
+
+/**
+ * Cells side by side, each row's numbers being what most of their column are: in a column of carries the 45 of a
+ * sand wedge is a carry, and not its loft.
+ * @returns undefined for a row that does not fit its columns
+ */
+function byColumns(cells: readonly (readonly string[])[]): (ClubLine | undefined)[] {
+  const names = withoutListMarks(cells.map(([name = '']) => name));
+  const plain = cells.map(([, ...numbers], i) =>
+    [names[i]!, ...numbers].map((cell) => wordsOf(cell).join(' ')),
+  );
+  const kinds = plain.map(([name = '']) => kindFromName(name));
+  const [first, second] = [1, 2].map((column) => {
+    const filled = plain.flatMap((row, i) => {
+      const [cell, kind] = [row[column] ?? '', kinds[i]];
+      return cell === '' || !kind ? [] : [{ isLoft: isLoft(cell, kind), isCarry: isCarry(cell, kind) }];
+    });
+    const isMostly = (is: 'isLoft' | 'isCarry', not: 'isLoft' | 'isCarry') =>
+      filled.filter((cell) => cell[is] && !cell[not]).length >= MIN_SHARE * Math.max(1, filled.length);
+    if (isMostly('isCarry', 'isLoft')) return 'carry';
+    return isMostly('isLoft', 'isCarry') ? 'loft' : undefined;
+  });
+  return plain.map((row, i) => {
+    const [name = '', ...numbers] = row;
+    const kind = kinds[i];
+    const saysMore = endsInValue(name, kind ?? 'iron') || LOFT.test(name.split(' ').at(-1)!);
+    if (!kind || saysMore || numbers.join('') === '') return undefined;
+    const of = (role: 'loft' | 'carry') => numbers.find((_, at) => [first, second][at] === role) ?? '';
+    const [loft, carry] = [of('loft'), of('carry')];
+    const [, from] = CARRY.exec(carry) ?? [];
+    const fits =
+      (loft === '' || isLoft(loft, kind)) &&
+      (carry === '' || (from !== undefined && valueOf(from) >= MIN_COLUMN_CARRY)) &&
+      numbers.every((number) => number === '' || number === loft || number === carry);
+    if (!fits) return undefined;
+    return loft === '' ? [...withBracketedLoft(name), carry] : [name, loft, carry];
+  });
+}
+
+/** A line that ends in two numbers, as the cells they would stand in: club, loft, carry. */
+function inThree(line: string): string[] {
+  const words = wordsOf(line);
+  const numbers = words.slice(-2);
+  const isThree =
+    words.length > 2 && numbers.every((word) => LOFT.test(word) || CARRY.test(word) || NUMBER.test(word));
+  return isThree ? [words.slice(0, -2).join(' '), ...numbers] : [];
+}
+
 /** A whole bag in one line: "Driver 250, 3w 230, 7i 155". */
 function fromOneLine(cells: readonly string[]): string[] | undefined {
   const parts = cells.flatMap((cell) => cell.split(/[,;]\s+/)).map((part) => part.trim());
@@ -163,15 +213,17 @@ export function asClubLines(cells: readonly (readonly string[])[]): string[][] |
   const bag = filled.length === 1 ? fromOneLine(filled[0]!) : undefined;
   if (filled.length === 0 || (!bag && filled.some((row) => row.length > 3))) return undefined;
   const joined = (sign: string) => withoutListMarks(bag ?? cells.map((row) => row.join(sign)));
+  const isOneColumn =
+    bag !== undefined || filled.every((row) => row.filter((cell) => cell.trim() !== '').length === 1);
   // A comma may have been a decimal sign.
   const [byComma, bySpace] = [joined(','), joined(' ')];
-  const read = bySpace.map((line, i) => readClubLine(byComma[i]!) ?? readClubLine(line));
+  const inColumns = byColumns(isOneColumn ? bySpace.map(inThree) : cells);
+  const read = bySpace.map((line, i) => inColumns[i] ?? readClubLine(byComma[i]!) ?? readClubLine(line));
   const rows = bySpace.map((line, i) => read[i] ?? unreadClubLine(line));
   // A putter is often named and nothing else.
   const isNameAlone = (line: string) => !/\d/.test(line) && kindFromName(line) !== undefined;
   const telling = bySpace.filter((line) => line !== '' && !isNameAlone(line)).length;
   // Cells side by side are the sheet's own columns, unless their lines can be read.
-  const isOneColumn = filled.every((row) => row.filter((cell) => cell.trim() !== '').length === 1);
   const found = (isOneColumn ? rows : read).filter(Boolean).length;
   if (telling === 0 || found < MIN_SHARE * telling) return undefined;
   return [['Club', 'Loft', 'Carry'], ...bySpace.map((line, i) => rows[i] ?? (line === '' ? [] : [line]))];

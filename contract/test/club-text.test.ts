@@ -213,6 +213,7 @@ describe('a file of clubs as people keep it', () => {
       ['7i', undefined, 155],
     ];
     expect(yards(['1. Driver 250', '2. 3w 230', '3. 7i 155'])).toEqual(bag);
+    expect(yards(['1. Driver\t250', '2. 3w\t230', '3. 7i\t155'])).toEqual(bag);
     expect(yards(['- Driver 250', '- 3w 230', '- 7i 155'])).toEqual(bag);
     expect(yards(['Driver 250, 3w 230, 7i 155'])).toEqual(bag);
     expect(yards(['Driver 250; 3w 230; 7i 155'])).toEqual(bag);
@@ -220,6 +221,20 @@ describe('a file of clubs as people keep it', () => {
     const unread = planned(['Driver 250 if I catch it', '3w 230', '7i 155', 'PW 120 yds on a good day']);
     expect(unread.adds.map(({ name }) => name)).toEqual(['Driver', '3w', '7i', 'PW']);
     expect(unread.rejected).toMatchObject([{ text: '250 if I catch it' }, { text: '120yds on a good day' }]);
+    // Cells side by side are what most of their column are, as short as a slow swing may be.
+    const slow = ['Driver\t12\t150', '5h\t25\t120', '9i\t42\t80', 'PW\t47\t70', 'SW\t56\t45', 'LW\t60\t30'];
+    for (const lines of [slow, slow.map((line) => line.replaceAll('\t', ' '))])
+      expect(yards(lines).slice(-2)).toEqual([
+        ['SW', 56, 45],
+        ['LW', 60, 30],
+      ]);
+    expect(yards(['Driver\t150', '7i\t100', 'PW (46)\t70', 'SW\t45'])).toEqual([
+      ['Driver', undefined, 150],
+      ['7i', undefined, 100],
+      ['PW', 46, 70],
+      ['SW', undefined, 45],
+    ]);
+    expect(yards(['Driver\t12', '7i\t33', 'PW\t47', 'SW\t56']).at(-1)).toEqual(['SW', 56, undefined]);
     // A shaft's weight is no carry of a driver.
     const built = planned(['Driver 9 Siv 60', '3 wood 15 Siv 70', '7i 155', '8i 145']);
     expect(built.adds.map(({ name, readings }) => [name, readings.length])).toEqual([

@@ -17,6 +17,7 @@ import {
   fromMetres,
   type DistanceUnit,
 } from '../units/index.js';
+import { counted } from './counted.js';
 import { listed } from './listed.js';
 import { shotName } from './shot-words.js';
 
@@ -127,7 +128,7 @@ export function headlineWords(report: GapReport, unit: DistanceUnit): { title: s
     };
   return {
     title: isEven(report) ? 'An even bag.' : 'No step at fault.',
-    text: evenness ? evenSentence(evenness, unit) : '',
+    text: evenness ? evenSentence(evenness, steps.length, unit) : '',
   };
 }
 
@@ -164,10 +165,14 @@ const excess = ({ carryM, targetM }: StepReport) => (targetM === undefined ? 0 :
 /** Why a club has no place on the carry ladder. */
 export const UNPLACED_WORDS = 'no full carry recorded yet';
 
-function evenSentence(evenness: Evenness, unit: DistanceUnit): string {
+/** @param stepCount of the whole bag; the step below a driver, for one, has no target */
+function evenSentence(evenness: Evenness, stepCount: number, unit: DistanceUnit): string {
+  const judged = counted(evenness.steps, 'step');
+  const those = evenness.steps < stepCount ? `The ${judged} with a target` : `Its ${judged}`;
+  const verb = evenness.steps === 1 ? 'is' : 'are';
   return evenness.rms < EVEN
-    ? `Its ${evenness.steps} steps are as even as the shots can tell.`
-    : `Its ${evenness.steps} steps are usually within ${evennessWords(evenness, unit)} of their targets.`;
+    ? `${those} ${verb} as even as the shots can tell.`
+    : `${those} ${verb} usually within ${evennessWords(evenness, unit)} of ${evenness.steps === 1 ? 'its target' : 'their targets'}.`;
 }
 
 function flagTitle(flag: Flag, count: number): string {

@@ -9,17 +9,15 @@ import {
 } from '../../src/words/index.js';
 
 /** A bag of irons from carries in yards; null where nobody has hit the club. */
-function report(carries: readonly (number | null)[]) {
-  return gaps(
-    carries.map((yards, i): LadderClub => ({
-      id: `${i}`,
-      name: `${i + 3} iron`,
-      kind: 'iron',
-      loftDeg: 20 + 4 * i,
-      shots: yards === null ? {} : { full: { carryM: yards * 0.9144, source: 'stated' } },
-    })),
-  );
-}
+const clubs = (carries: readonly (number | null)[]) =>
+  carries.map((yards, i): LadderClub => ({
+    id: `${i}`,
+    name: `${i + 3} iron`,
+    kind: 'iron',
+    loftDeg: 20 + 4 * i,
+    shots: yards === null ? {} : { full: { carryM: yards * 0.9144, source: 'stated' } },
+  }));
+const report = (carries: readonly (number | null)[]) => gaps(clubs(carries));
 const even = report([200, 188, 176, 164, 152]);
 const uneven = report([200, 196, 176, 172, 152]);
 const unknown = report([null, null, null, null, null]);
@@ -70,6 +68,22 @@ describe('what is said of a bag without a fault', () => {
       title: 'One pair mixed up.',
       severity: 'error',
     });
+  });
+
+  it('counts the steps that are judged: the one below a driver has no target', () => {
+    const irons = [200, 186, 176, 162, 152];
+    expect(headlineWords(report(irons), 'yd').text).toMatch(
+      /^Its 4 steps are usually within \d\.\d yd of their targets\.$/,
+    );
+    const driver: LadderClub = {
+      id: 'driver',
+      name: 'Driver',
+      kind: 'driver',
+      shots: { full: { carryM: 220 * 0.9144, source: 'stated' } },
+    };
+    expect(headlineWords(gaps([driver, ...clubs(irons)]), 'yd').text).toMatch(
+      /^The 4 steps with a target are usually within /,
+    );
   });
 
   it('is that a step is not known where a club without a carry belongs into it', () => {

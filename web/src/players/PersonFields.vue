@@ -107,7 +107,7 @@ function writeHandicap(text: string): void {
         :rows="7"
         maxlength="4000"
         :disabled="store.isPast || !mayNoteHere('editPlayer')"
-        placeholder="Trusts the 7 wood. Never changes a putter in season."
+        placeholder="For example: trusts the 7 wood, never changes a putter in season"
         @write="emit('save', { notes: $event })"
       />
     </label>

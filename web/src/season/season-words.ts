@@ -13,7 +13,8 @@ export const ENTRY_MARKS: Record<SeasonEntryKind, string> = {
   note: '○',
   ticket: '◆',
   trial: '◇',
-  check: '✓',
+  // An angle, for lofts and lies; a tick would say that it is done.
+  check: '∠',
   grooves: '≋',
 };
 export const ENTRY_WORDS: Record<SeasonEntryKind, string> = {
