@@ -19,7 +19,8 @@ const refused = computed(() => refusedRows(props.report));
     </p>
     <p v-else class="verdict warning">◆ Nothing new in it.</p>
     <p class="small">
-      <template v-if="report.duplicates">{{ digits(report.duplicates) }} were here already. </template
+      <template v-if="report.duplicates"
+        >{{ digits(report.duplicates) }} were here already or twice in the file. </template
       ><template v-if="report.otherClubs"
         >{{ digits(report.otherClubs) }} with clubs that were left out. </template
       ><template v-if="refused.refused">{{ digits(refused.refused) }} could not be imported. </template>Ctrl Z

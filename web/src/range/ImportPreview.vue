@@ -9,6 +9,7 @@ import ChoiceField from '../fields/ChoiceField.vue';
 import { useSheet } from '../sheet/sheet-store';
 import RefusedRows from './RefusedRows.vue';
 import { carriesBeside, unitDoubt } from './import-carries';
+import { importCount } from './import-count';
 import { refusedRows } from './refused-rows';
 
 /** The preview of an import: its clubs and what each carries beside the sheet, and what cannot be imported. */
@@ -34,7 +35,8 @@ const rows = computed(() =>
 );
 const refused = computed(() => refusedRows(props.report));
 const doubt = computed(() => unitDoubt(rows.value.map(({ beside }) => beside)));
-const wouldTake = computed(() => rows.value.reduce((sum, { match, rows: n }) => sum + (match ? n : 0), 0));
+const count = computed(() => importCount(props.report, props.clubOf));
+const isClubless = computed(() => rows.value.length > 0 && rows.value.every(({ match }) => !match));
 const days = computed(() => {
   const { days: all } = props.report;
   if (all.length === 0) return '';
@@ -56,15 +58,16 @@ function setShot(label: string, match: ClubMatch, shot: ShotKind): void {
   <p>
     <b>{{ digits(report.rows) }}</b> {{ report.rows === 1 ? 'row' : 'rows'
     }}<template v-if="report.days.length > 0"> on {{ counted(report.days.length, 'day') }}{{ days }}</template
-    >: <b>{{ digits(wouldTake) }}</b> to import<template v-if="report.duplicates"
-      >, {{ digits(report.duplicates) }} of them known already</template
+    >: <template v-if="count.isAtMost">at most </template><b>{{ digits(count.shots) }}</b> to import<template
+      v-if="count.known"
+      >, {{ digits(count.known) }} known already or twice in the file</template
     ><template v-if="refused.summaryRows"
       >, {{ counted(refused.summaryRows, 'line') }} of averages and the like left out</template
     ><template v-if="refused.refused"
       >, <span class="verdict error">■ {{ digits(refused.refused) }} that cannot be imported</span></template
     >.
   </p>
-  <p v-if="wouldTake === 0 && rows.length > 0" class="verdict warning" role="status">
+  <p v-if="isClubless" class="verdict warning" role="status">
     ◆ Say which {{ isOfOneClub || rows.length === 1 ? 'club it is' : 'clubs they are' }} below; shots of a
     club that is left out are not imported.
   </p>

@@ -43,11 +43,16 @@ const {
   saveRefusals,
   clubOf,
   setMatch,
-  wouldTake,
+  count,
 } = useFileImport(
   () => props.playerId,
   () => baseline.value,
 );
+const takeWords = computed(() => {
+  const { shots = 0, known = 0, isAtMost = false } = count.value ?? {};
+  if (shots === 0 && known > 0) return 'Nothing new to import';
+  return `Import ${isAtMost ? 'up to ' : ''}${digits(shots)} ${shots === 1 ? 'shot' : 'shots'}`;
+});
 const setAir = (setting: PlayingConditions | null) => Object.assign(session, setting ?? baseline.value);
 const noClubColumn = computed(
   () => !mapping.value.clubLines && !mapping.value.columns.some(({ field }) => field === 'club'),
@@ -124,9 +129,12 @@ const noClubColumn = computed(
           @save-refusals="saveRefusals"
         />
         <p class="bar take">
-          <NButton :disabled="sending !== null || wouldTake === 0" @click="send('good')" type="primary">
-            Import {{ digits(wouldTake) }} {{ wouldTake === 1 ? 'shot' : 'shots' }}</NButton
-          ><RouterLink class="plain-button" :to="{ name: 'range', params: { playerId } }">Cancel</RouterLink>
+          <NButton :disabled="sending !== null || count?.shots === 0" @click="send('good')" type="primary">
+            {{ takeWords }}</NButton><RouterLink
+            class="plain-button"
+            :to="{ name: 'range', params: { playerId } }"
+            >Cancel</RouterLink
+          >
         </p>
       </template>
     </template>

@@ -20,6 +20,7 @@ import { today } from '../app/day';
 import { useSettings } from '../app/settings';
 import { saveFile } from '../files/save-file';
 import { useSheet } from '../sheet/sheet-store';
+import { importCount } from './import-count';
 import { NO_MAPPING, type OpenMapping } from './open-mapping';
 import { lookAtFile, type FileLook } from './read-file';
 
@@ -147,10 +148,8 @@ export function useFileImport(playerId: () => string, baseline: () => PlayingCon
   function setMatch(label: string, match: ClubMatch): void {
     clubs[labelKey(label)] = match;
   }
-  /** How many shots would be taken with the clubs as they are said now. */
-  const wouldTake = computed(() =>
-    (report.value?.labels ?? []).reduce((sum, { label, rows }) => sum + (clubOf(label) ? rows : 0), 0),
-  );
+  /** With the clubs as they are said now; null before the file was read. */
+  const count = computed(() => report.value && importCount(report.value, clubOf));
   return {
     unit,
     file,
@@ -170,6 +169,6 @@ export function useFileImport(playerId: () => string, baseline: () => PlayingCon
     saveRefusals,
     clubOf,
     setMatch,
-    wouldTake,
+    count,
   };
 }

@@ -78,7 +78,7 @@ describe('a file that was imported', () => {
       global: { stubs: { RouterLink: true } },
     });
     expect(done.text()).toContain('1,200 shots imported, on 2 days');
-    expect(done.text()).toContain('3 were here already. 2 could not be imported.');
+    expect(done.text()).toContain('3 were here already or twice in the file. 2 could not be imported.');
     await done.get('button').trigger('click');
     expect(done.emitted('saveRefusals')).toHaveLength(1);
   });

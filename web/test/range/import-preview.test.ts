@@ -76,6 +76,18 @@ describe('the preview of a file', () => {
     expect(view.get('.warning').text()).toContain('yards are that are read as metres');
   });
 
+  it('counts what is new in it; once a club is said otherwise, at most so many', async () => {
+    const labels = [
+      { label: '7i', rows: 20, match: full('7'), carryM: 150 },
+      { label: 'Drv', rows: 10, match: null, carryM: 220 },
+    ];
+    const view = preview(report(labels, { taken: 17, duplicates: 3 }));
+    expect(view.text()).toContain('17 to import, 3 known already or twice in the file');
+    await view.setProps({ clubOf: () => full('8') });
+    expect(view.text()).toContain('at most 30 to import');
+    expect(preview(report(labels, { taken: 0, duplicates: 20 })).text()).toContain('0 to import, 20 known');
+  });
+
   it('calls rows without a club what they are, beside others and alone', () => {
     const named = preview(
       report(
