@@ -122,7 +122,11 @@ const TURN_A_LOCK = `(async () => {
     const start = performance.now();
     find().dispatchEvent(new KeyboardEvent('keydown', { key: side.includes('in') ? 'o' : 'i', bubbles: true, cancelable: true }));
     await new Promise((resolve) => {
-      const watch = () => (find().closest('section').className === side && performance.now() - start < 5000 ? setTimeout(watch) : requestAnimationFrame(() => setTimeout(resolve)));
+      const watch = () => {
+        const hangsThere = find().closest('section').className === side;
+        if (hangsThere && performance.now() - start < 5000) setTimeout(watch);
+        else requestAnimationFrame(() => setTimeout(resolve));
+      };
       watch();
     });
     times.push(performance.now() - start);
@@ -164,7 +168,10 @@ const TURN_THE_WIND = `(async () => {
     input.dispatchEvent(new Event('input', { bubbles: true }));
     input.dispatchEvent(new Event('change', { bubbles: true }));
     await new Promise((resolve) => {
-      const watch = () => (said() === before && performance.now() - start < 3000 ? setTimeout(watch) : requestAnimationFrame(() => setTimeout(resolve)));
+      const watch = () => {
+        if (said() === before && performance.now() - start < 3000) setTimeout(watch);
+        else requestAnimationFrame(() => setTimeout(resolve));
+      };
       watch();
     });
     times.push(performance.now() - start);

@@ -31,13 +31,17 @@ const HEADS = [
   'Apex (ft)',
 ];
 
+const twoDigits = (value: number) => String(value).padStart(2, '0');
+
 /** A file of a launch monitor, its rows drawn at random from the same seed. */
 function file(rows: number): Buffer {
   const normal = normalFrom(randomFrom(11));
   const lines = [HEADS.join(',')];
   for (let i = 0; i < rows; i++) {
-    const day = `2026-${String(1 + (Math.floor(i / 2500) % 10)).padStart(2, '0')}-15`;
-    const time = `${String(8 + Math.floor((i % 2500) / 300)).padStart(2, '0')}:${String(Math.floor((i % 300) / 5)).padStart(2, '0')}:${String((i % 5) * 12).padStart(2, '0')}`;
+    const day = `2026-${twoDigits(1 + (Math.floor(i / 2500) % 10))}-15`;
+    const time = [8 + Math.floor((i % 2500) / 300), Math.floor((i % 300) / 5), (i % 5) * 12]
+      .map(twoDigits)
+      .join(':');
     lines.push(
       [
         `${day} ${time}`,

@@ -10,7 +10,7 @@ import {
 } from '../choosing/index.js';
 import type { DecidingFactor } from '../rounds/index.js';
 import { distanceNumber, type DistanceUnit } from '../units/index.js';
-import { digits } from './counted.js';
+import { counted, digits } from './counted.js';
 import { shotKindWords } from './shot-words.js';
 
 /**
@@ -53,12 +53,17 @@ function reasonSentence(
 ): string {
   const second = runnerUp ? ` ${runnerUpSentence(runnerUp, nameOf(runnerUp.id))}` : '';
   if (demand === undefined) {
-    return `${worth > 0.005 ? `${name}: not the first choice for any shot; it is in for even steps, worth ${strokesWords(worth)} a round.` : `${name}: in because a rule requires it, or for less than a hundredth of a stroke.`}${second}`;
+    const why =
+      worth > 0.005
+        ? `not the first choice for any shot; it is in for even steps, worth ${strokesWords(worth)} a round`
+        : 'in because a rule requires it, or for less than a hundredth of a stroke';
+    return `${name}: ${why}.${second}`;
   }
   const swing = shot === undefined || shot === 'full' ? '' : `, as a ${shotKindWords(shot)} shot`;
   const without = worth === Infinity ? '' : ` ${withoutWords(worth)}`;
   const far = unit && distanceM !== undefined ? `, ${distanceNumber(distanceM, unit)} ${unit}` : '';
-  return `${name}: best for ${needsMet} ${needsMet === 1 ? 'shot' : 'shots'}, most of all ${distanceM === undefined ? '' : 'the '}${demand}${far}${swing}.${without}${second}`;
+  const most = `${distanceM === undefined ? '' : 'the '}${demand}${far}${swing}`;
+  return `${name}: best for ${counted(needsMet, 'shot')}, most of all ${most}.${without}${second}`;
 }
 
 /** What a round costs more without a club. */
@@ -185,7 +190,8 @@ export function howSureSentence({ redraws, same, modelled, stated, measured }: H
       : same >= redraws * 0.4
         ? 'Its edge over the next best is within what is known of the carries.'
         : 'It is unsure: measure before trusting it.';
-  return `Carries of the bag: ${parts || 'none'}. Redrawn ${redraws} times within what is known of them, the same bag came out ${same} ${same === 1 ? 'time' : 'times'}. ${firm}`;
+  const redrawn = `Redrawn ${redraws} times within what is known of them`;
+  return `Carries of the bag: ${parts || 'none'}. ${redrawn}, the same bag came out ${counted(same, 'time')}. ${firm}`;
 }
 
 /** What a bag costs more, in words: "+0.12", or that it is a tie. */

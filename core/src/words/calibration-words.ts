@@ -10,11 +10,12 @@ export function calibrationWords({
   stretch,
   verdict,
 }: Calibration): { severity: Severity; text: string } {
+  const tenths = (share: number) => (share * 100).toFixed(1);
   const percent = (share: number) => `${Math.round(share * 100)}`;
   const counted = `${within95} of ${predictions} carries came within their range; ranges are drawn to hold 95 in 100 (here ${percent(low)} to ${percent(high)})`;
   const leans =
     bias && Math.abs(bias.mean) > bias.plusMinus
-      ? ` They came ${(Math.abs(bias.mean) * 100).toFixed(1)} % ${bias.mean > 0 ? 'longer' : 'shorter'} than expected, ± ${(bias.plusMinus * 100).toFixed(1)}.`
+      ? ` They came ${tenths(Math.abs(bias.mean))} % ${bias.mean > 0 ? 'longer' : 'shorter'} than expected, ± ${tenths(bias.plusMinus)}.`
       : '';
   switch (verdict) {
     case 'too few':

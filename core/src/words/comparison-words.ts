@@ -42,7 +42,8 @@ export function differenceWords({ part, by, low, high }: Difference, unit: Dista
   if (part === 'descentDeg') return `descent ${degrees(by)} (${degrees(low)} to ${degrees(high)})`;
   const shown = part === 'apexM' ? HEIGHT[unit] : unit;
   const decimals = part === 'apexM' ? 0 : 1;
-  return `${PART_WORDS[part]} ${signedDistance(by, shown, decimals)} ${shown} (${signedDistance(low, shown, decimals)} to ${signedDistance(high, shown, decimals)})`;
+  const [said, from, to] = [by, low, high].map((value) => signedDistance(value, shown, decimals));
+  return `${PART_WORDS[part]} ${said} ${shown} (${from} to ${to})`;
 }
 
 function degrees(value: number): string {
@@ -116,8 +117,10 @@ function verdictSentence(pair: Pair, name: string, firstName: string, unit: Dist
       return `${name} is no tighter than ${firstName}, nor wider, by a margin anyone would notice: an average ${figures}.`;
     case 'not known yet':
       return `No verdict yet on ${name} against ${firstName} (${partWords(pair.open)} not settled): ${opened}; ${more}.`;
-    case 'not measured':
-      return `Nothing can be said of ${name} against ${firstName}: ${partWords(pair.unmeasured)} ${pair.unmeasured.length === 1 ? 'was' : 'were'} not measured of both, three shots at least.`;
+    case 'not measured': {
+      const missing = `${partWords(pair.unmeasured)} ${pair.unmeasured.length === 1 ? 'was' : 'were'} not measured`;
+      return `Nothing can be said of ${name} against ${firstName}: ${missing} of both, three shots at least.`;
+    }
   }
 }
 
@@ -138,5 +141,6 @@ export function tooFewWords(builds: readonly { name: string; shots: number }[]):
   const [first, ...rest] = builds.filter(({ shots }) => shots < FEWEST_STRIKES);
   if (!first) return '';
   const others = rest.map(({ name, shots }) => `, ${name} ${shots}`).join('');
-  return `${first.name} has ${counted(first.shots, 'shot')} that ${first.shots === 1 ? 'counts' : 'count'}${others}: it takes ${FEWEST_STRIKES} of each.`;
+  const those = `${counted(first.shots, 'shot')} that ${first.shots === 1 ? 'counts' : 'count'}`;
+  return `${first.name} has ${those}${others}: it takes ${FEWEST_STRIKES} of each.`;
 }

@@ -236,8 +236,10 @@ function carrySentence(step: StepReport, report: GapReport, unit: DistanceUnit):
         : `${size} and they fly alike (${flightWords(step.flight!, unit)}): two clubs for one job.`;
     case 'covered':
       return `${size}${target}; ${coverWords(step.cover!, unit)}.`;
-    case 'wide':
-      return `${size}, over ${formatDistance(step.limitM!, unit)}${step.limitCode === 'wide-of-target' ? ` (${settings.wideOfTarget} times the target)` : ''}.`;
+    case 'wide': {
+      const times = step.limitCode === 'wide-of-target' ? ` (${settings.wideOfTarget} times the target)` : '';
+      return `${size}, over ${formatDistance(step.limitM!, unit)}${times}.`;
+    }
     case 'narrow':
       return `${size}, under ${shareWords(settings.narrowOfTarget)} of its target ${formatDistance(targetM!, unit)}.`;
     case 'at the limit':

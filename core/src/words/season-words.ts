@@ -14,12 +14,17 @@ export function seasonSentence(value: SeasonValue): string {
     `${decimals(strokes, 1)} strokes (${decimals(low, 1)} to ${decimals(high, 1)})`;
   const isNothing = ({ high }: SeasonStrokes) => decimals(high, 1) === '0.0';
   const over = `over ${played} ${played === 1 ? 'round' : 'rounds'}`;
+  const more = isNothing(swapping) ? 'nothing' : `${said(swapping)}, no more than chance`;
   const sentences: Record<SeasonVerdict, string> = {
     gamer: isNothing(changed)
       ? `The gamer will do: no bag saves anything ${over}.`
       : `The gamer will do: the best bags save ${said(changed)} ${over}, no more than chance.`,
-    'one bag': `One bag for all of them will do: it saves ${said(fixed)} ${over}; swapping from round to round adds ${isNothing(swapping) ? 'nothing' : `${said(swapping)}, no more than chance`}.`,
-    swapping: `Swapping is worth it: ${said(swapping)} ${over} against the best single bag, ${said(changed)} against the gamer.`,
+    'one bag':
+      `One bag for all of them will do: it saves ${said(fixed)} ${over}; ` +
+      `swapping from round to round adds ${more}.`,
+    swapping:
+      `Swapping is worth it: ${said(swapping)} ${over} against the best single bag, ` +
+      `${said(changed)} against the gamer.`,
   };
   return sentences[seasonVerdict(value)];
 }

@@ -169,12 +169,14 @@ function gamerBefore({ gamerSwaps = [] }: DemoPlayer, clubs: readonly string[]):
   return clubs.map((name) => gamerSwaps.findLast((swap) => swap.in === name)?.out ?? name);
 }
 
+const DEMAND_WORDS = { drive: '', rough: ' from heavy rough', tee: ' from tee', hold: ', to hold' } as const;
+
 function demandOf([yd, weight, what, leftYd]: NonNullable<
   NonNullable<DemoPlayer['plan']>['needs']
 >[number]): ShotDemand {
   const drive = what === 'drive';
   return {
-    name: `${drive ? 'drive of ' : ''}${yd} yd${what === 'rough' ? ' from heavy rough' : what === 'tee' ? ' from tee' : ''}${what === 'hold' ? ', to hold' : ''}`,
+    name: `${drive ? 'drive of ' : ''}${yd} yd${what ? DEMAND_WORDS[what] : ''}`,
     to: drive ? 'fairway' : 'green',
     distanceM: toMetres(yd, 'yd'),
     lie: what === 'rough' ? 'heavy rough' : drive || what === 'tee' ? 'tee' : 'fairway',

@@ -89,7 +89,11 @@ function keep(id: string): void {
 /** One ticket a club, in one change. */
 function makeTickets(occasion: Omit<TicketOccasion, 'why'>): void {
   if (!plan.value) return;
-  const why = `${gappingStrategyOf(bag.value?.strategy ?? 'even-carries').name.toLowerCase()}: ${offTargetWords(answer.value!.now, answer.value!, unit.value)} to ${offTargetWords(plan.value, answer.value!, unit.value)}`;
+  const strategy = gappingStrategyOf(bag.value?.strategy ?? 'even-carries').name.toLowerCase();
+  const [before, after] = [answer.value!.now, plan.value].map((one) =>
+    offTargetWords(one, answer.value!, unit.value),
+  );
+  const why = `${strategy}: ${before} to ${after}`;
   const tickets = plan.value.bends.map((bend) =>
     bendTicket(store.clubsById.get(bend.clubId)!, bend, { ...occasion, why }),
   );

@@ -95,5 +95,10 @@ export function settingWords({ conditions, surface }: PlayingConditions, unit: D
     conditions.windMps > 0
       ? `${airWords('wind', conditions.windMps, unit)} ${windWords(conditions.windFromDeg)}`
       : 'calm';
-  return `${airWords('temperature', conditions.temperatureC, unit)}, ${airWords('altitude', conditions.altitudeM, unit)}, ${wind}, ${surface.firmness} ${surface.area}`;
+  return [
+    airWords('temperature', conditions.temperatureC, unit),
+    airWords('altitude', conditions.altitudeM, unit),
+    wind,
+    `${surface.firmness} ${surface.area}`,
+  ].join(', ');
 }

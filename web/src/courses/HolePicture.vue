@@ -60,6 +60,20 @@ const rays = computed(() =>
     })
     .filter((ray) => ray !== null),
 );
+/** From the tee to its full width, and on to the green. */
+const corridor = computed(() => {
+  const [tee, wide, green] = [y(0), y(lengthM.value * 0.35), y(lengthM.value - hole.value.greenM)];
+  const [left, right] = [MID - halfPx.value, MID + halfPx.value];
+  const corners = [
+    [MID - 6, tee],
+    [left, wide],
+    [left, green],
+    [right, green],
+    [right, wide],
+    [MID + 6, tee],
+  ];
+  return `M ${corners.map((corner) => corner.join(' ')).join(' L ')} Z`;
+});
 const unknown = computed(() =>
   props.holes.flatMap(({ bearingDeg }, i) => (bearingDeg === null ? [i + 1] : [])),
 );
@@ -83,11 +97,7 @@ const unknown = computed(() =>
       role="img"
       :aria-label="`Hole ${active + 1} from above`"
     >
-      <path
-        :d="`M ${MID - 6} ${y(0)} L ${MID - halfPx} ${y(lengthM * 0.35)} L ${MID - halfPx} ${y(lengthM - hole.greenM)} L ${MID + halfPx} ${y(lengthM - hole.greenM)} L ${MID + halfPx} ${y(lengthM * 0.35)} L ${MID + 6} ${y(0)} Z`"
-        class="corridor"
-        :class="{ three: hole.par === 3 }"
-      />
+      <path :d="corridor" class="corridor" :class="{ three: hole.par === 3 }" />
       <g v-for="(box, i) in boxes" :key="i">
         <title>{{ box.says }}</title>
         <rect

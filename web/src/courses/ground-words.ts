@@ -10,10 +10,14 @@ export function compassPoint(deg: number): string {
 
 /** "8 °C, 8 m/s from the W". */
 export function roundAirWords({ temperatureC, windMps, windFromDeg }: RoundAir, unit: DistanceUnit): string {
-  return `${airWords('temperature', temperatureC, unit)}, ${windMps < 0.5 ? 'calm' : `${airWords('wind', windMps, unit)} from the ${compassPoint(windFromDeg)}`}`;
+  const wind =
+    windMps < 0.5 ? 'calm' : `${airWords('wind', windMps, unit)} from the ${compassPoint(windFromDeg)}`;
+  return `${airWords('temperature', temperatureC, unit)}, ${wind}`;
 }
 
 /** "firm fairways and greens, short rough, hard sand". */
 export function groundWords({ fairways, greens, rough, wet, sand }: CourseGround): string {
-  return `${fairways === greens ? `${fairways} fairways and greens` : `${fairways} fairways, ${greens} greens`}, ${rough} ${wet ? 'wet ' : ''}rough, ${sand} sand`;
+  const firmness =
+    fairways === greens ? `${fairways} fairways and greens` : `${fairways} fairways, ${greens} greens`;
+  return `${firmness}, ${rough} ${wet ? 'wet ' : ''}rough, ${sand} sand`;
 }

@@ -46,11 +46,13 @@ function knownOf(rung: Rung): number | undefined {
 }
 /** Where the number comes from, in words. */
 function originOf(rung: Rung): string {
-  const own = `${rung.name}: carry ${formatDistance(rung.carryM, props.unit)}, ${sourceWords(rung.full, props.unit)}`;
+  const { unit } = props;
+  const own = `${rung.name}: carry ${formatDistance(rung.carryM, unit)}, ${sourceWords(rung.full, unit)}`;
   const moved = props.moved?.get(rung.id);
-  return moved
-    ? `${own}, moved by ${signedDistance(moved.shiftCarryM, props.unit)}, within ${formatDistance(moved.plusMinusM, props.unit)}; total ${distanceNumber(moved.totalM, props.unit)}, moved by ${signedDistance(moved.shiftTotalM, props.unit)}`
-    : own;
+  if (!moved) return own;
+  const carry = `moved by ${signedDistance(moved.shiftCarryM, unit)}, within ${formatDistance(moved.plusMinusM, unit)}`;
+  const total = `total ${distanceNumber(moved.totalM, unit)}, moved by ${signedDistance(moved.shiftTotalM, unit)}`;
+  return `${own}, ${carry}; ${total}`;
 }
 const layout = computed(() =>
   railLayout({

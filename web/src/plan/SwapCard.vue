@@ -30,7 +30,9 @@ const evenness = computed(
 );
 const name = (id: string | undefined) => (id === undefined ? undefined : clubName(props.clubs, id));
 function stepWords(step: StepReport): string {
-  return `${name(step.upperId)} to ${name(step.lowerId)} ${distanceNumber(step.carryM, props.unit)} ${props.unit}${step.loftDeg === undefined ? '' : `, ${formatDegrees(step.loftDeg)}`}`;
+  const carry = `${distanceNumber(step.carryM, props.unit)} ${props.unit}`;
+  const loft = step.loftDeg === undefined ? '' : `, ${formatDegrees(step.loftDeg)}`;
+  return `${name(step.upperId)} to ${name(step.lowerId)} ${carry}${loft}`;
 }
 </script>
 

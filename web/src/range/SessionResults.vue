@@ -117,6 +117,9 @@ function take(group: GroupSummary, shot: Shot): void {
   // What the player says of it stays: what a tee gives, where it starts, how it curves.
   const isTeed = !tellsCarry(props.session.hitOff, club.kind);
   const kept: Shot = { ...saidOf(before), ...shot };
+  const wasSaid =
+    before && `; was ${distanceNumber(before.carryM, props.unit)} ${props.unit} ${before.source}`;
+  const shots = `${counted(group.n, 'shot')} at ${props.session.name}`;
   const takenOn = (isTeed && club.spec[key]?.takenOn) || props.session.heldOn;
   store.change(
     [
@@ -127,9 +130,7 @@ function take(group: GroupSummary, shot: Shot): void {
         readings: [{ key, value: kept, takenOn }],
       },
     ],
-    isTeed
-      ? `off a tee, ${counted(group.n, 'shot')} at ${props.session.name}`
-      : `measured, ${counted(group.n, 'shot')} at ${props.session.name}${before ? `; was ${distanceNumber(before.carryM, props.unit)} ${props.unit} ${before.source}` : ''}`,
+    isTeed ? `off a tee, ${shots}` : `measured, ${shots}${wasSaid ?? ''}`,
   );
 }
 </script>

@@ -261,7 +261,12 @@ function showShot(
   const value = part === 'takenOn' ? club.spec[`shot.${shotKind}`]?.takenOn : shot?.[part];
   if (shot === undefined || value === undefined) return { text: '', origin: `${column.label}: not known` };
   const day = shortDay(club.spec[`shot.${shotKind}`]!.takenOn);
-  const origin = `${column.label} [${unitLabel(column, unit) || 'as said'}], ${factSourceWords(club.spec, `shot.${shotKind}`, unit)}, ${day}${shot.conditions ? `, ${shot.conditions}` : ''}`;
+  const origin = [
+    `${column.label} [${unitLabel(column, unit) || 'as said'}]`,
+    factSourceWords(club.spec, `shot.${shotKind}`, unit),
+    day,
+    ...(shot.conditions ? [shot.conditions] : []),
+  ].join(', ');
   const text = isDistancePart(part)
     ? distanceNumber(value as number, usualUnits(column, unit).distance)
     : `${value}${part === 'descentDeg' ? '°' : ''}`;
