@@ -12,7 +12,8 @@ const PasteTray = defineAsyncComponent(() => import('./PasteTray.vue'));
 /** What typing and pasting has to say or to ask, above the sheet. */
 const props = defineProps<{ editing: ReturnType<typeof useSheetEditing> }>();
 // The same object for as long as the page is there.
-const { notice, pasted, loftQuestion, kindWanted, answerLofts, add } = props.editing;
+const { notice, namesakes, pasted, loftQuestion, kindWanted, answerLofts, add } = props.editing;
+const { namesake } = namesakes;
 const { reports } = pasted;
 </script>
 
@@ -20,6 +21,18 @@ const { reports } = pasted;
   <NoticeBar v-if="notice" kind="warning" is-in-page>
     {{ notice }}
     <template #actions><NButton size="small" @click="notice = ''">Close</NButton></template>
+  </NoticeBar>
+  <NoticeBar v-if="namesake" kind="warning" is-in-page>
+    <template v-if="namesake.leftOutId">
+      The locker has a {{ namesake.name }} that is not in this bag. A second one was added.
+    </template>
+    <template v-else>There is a {{ namesake.name }} already. A second one was added.</template>
+    <template #actions>
+      <NButton size="small" @click="namesakes.takeOther">{{
+        namesake.leftOutId ? 'Put that one in instead' : 'Undo'
+      }}</NButton>
+      <NButton size="small" @click="namesakes.close">Keep both</NButton>
+    </template>
   </NoticeBar>
   <PasteTray
     v-for="(report, i) in reports"

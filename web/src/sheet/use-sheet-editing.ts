@@ -17,6 +17,7 @@ import { cellChange } from './cell-change';
 import { isLoftKey } from './pasted-table';
 import type { SheetColumn } from './sheet-columns';
 import { useSheet } from './sheet-store';
+import { useNamesake } from './use-namesake';
 import { usePaste, type PasteTarget } from './use-paste';
 
 /**
@@ -52,6 +53,7 @@ export function useSheetEditing(bag: ComputedRef<BagView | undefined>) {
     set: (question) => (asked.value = question),
   });
 
+  const namesakes = useNamesake(bag);
   const unit = () => settings.unitFor(store.sheet!.player.distanceUnit);
 
   function write(clubId: string, column: SheetColumn, text: string): void {
@@ -107,7 +109,8 @@ export function useSheetEditing(bag: ComputedRef<BagView | undefined>) {
     const loft = loftByName(name, kind, [], today());
     const { commands, isLeftOut } = addCommands(newId(), name, kind, loft ? [loft] : []);
     if (isLeftOut) sayLeftOut([name]);
-    store.change(commands);
+    const others = namesakes.clubsCalled(name);
+    namesakes.added(name, store.change(commands), others, isLeftOut);
   }
 
   const clubLimit = () => store.sheet!.player.gapSettings.clubLimit ?? DEFAULT_GAP_SETTINGS.clubLimit;
@@ -144,5 +147,5 @@ export function useSheetEditing(bag: ComputedRef<BagView | undefined>) {
     }
   }
 
-  return { rejected, kindWanted, notice, loftQuestion, write, answerLofts, add, paste, pasted };
+  return { rejected, kindWanted, notice, loftQuestion, namesakes, write, answerLofts, add, paste, pasted };
 }

@@ -1,0 +1,81 @@
+import type { ChangeRequest } from '@tasche/contract';
+import { flushPromises, mount } from '@vue/test-utils';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { computed } from 'vue';
+import { signedIn } from '../../src/api/signed-in';
+import { useOutbox } from '../../src/changes/outbox';
+import SheetNotices from '../../src/sheet/SheetNotices.vue';
+import { useSheet } from '../../src/sheet/sheet-store';
+import { useSheetEditing } from '../../src/sheet/use-sheet-editing';
+import { freshPinia } from '../pinia';
+import { clubView, sheetOf, showSheet } from '../sheet';
+
+/** What waits to be sent, in its order. */
+const waiting = () =>
+  useOutbox().waiting.map((one) =>
+    one.kind === 'undo'
+      ? 'undone'
+      : (one as { request: ChangeRequest }).request.commands.map((command) =>
+          command.do === 'putIn' ? `in ${useSheet().nameOf(command.clubId)}` : command.do,
+        ),
+  );
+
+beforeEach(() => {
+  signedIn.value = null;
+  localStorage.clear();
+  sessionStorage.clear();
+  freshPinia();
+  vi.stubGlobal('fetch', () => new Promise(() => {}));
+  showSheet(sheetOf([clubView('7 iron'), clubView('3 wood')], ['7 iron']));
+});
+
+function typed(name: string) {
+  const editing = useSheetEditing(computed(() => useSheet().sheet!.bags[0]));
+  editing.add(name);
+  return mount(SheetNotices, { props: { editing } });
+}
+
+describe('a club typed under a name that is there already', () => {
+  it('is added, and said to be a second one; undone, nothing more is said', async () => {
+    const view = typed('7 IRON');
+    expect(view.text()).toContain('There is a 7 IRON already. A second one was added.');
+    await view
+      .findAll('button')
+      .find((one) => one.text() === 'Undo')!
+      .trigger('click');
+    await flushPromises();
+    expect(waiting()).toEqual([['addClub', 'in 7 IRON'], 'undone']);
+    expect(view.text()).toBe('');
+  });
+
+  it('may have been meant to come out of the locker', async () => {
+    const view = typed('3 wood');
+    expect(view.text()).toContain('The locker has a 3 wood that is not in this bag.');
+    await view
+      .findAll('button')
+      .find((one) => one.text() === 'Put that one in instead')!
+      .trigger('click');
+    expect(waiting()).toEqual([['addClub', 'in 3 wood'], 'undone', ['in 3 wood']]);
+    expect(useSheet().sheet!.bags[0]!.clubIds).toContain('3 wood');
+  });
+
+  it('is not offered a place in a bag that is full', () => {
+    const sheet = sheetOf([clubView('7 iron'), clubView('3 wood')], ['7 iron']);
+    sheet.player.gapSettings = { clubLimit: 1 };
+    showSheet(sheet);
+    const view = typed('3 wood');
+    expect(view.text()).toContain('There is a 3 wood already.');
+    expect(view.text()).toContain('3 wood went into the locker only');
+  });
+
+  it('is kept beside the other without another word; a name of its own is no question', async () => {
+    const view = typed('3 wood');
+    await view
+      .findAll('button')
+      .find((one) => one.text() === 'Keep both')!
+      .trigger('click');
+    expect(view.text()).toBe('');
+    expect(useSheet().clubs).toHaveLength(3);
+    expect(typed('5 wood').text()).toBe('');
+  });
+});
