@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import CopyButton from '../app/CopyButton.vue';
 import { MAKE_UP_BOUNDS, USUAL_MAKE_UP, usualBag, type DistanceUnit, type MakeUp } from '@tasche/core';
-import { useMediaQuery } from '@vueuse/core';
+import { useIsTouch } from '../app/is-touch';
 import { NButton, NCard, NForm, NFormItem } from 'naive-ui';
 import { computed, reactive } from 'vue';
 import ChoiceField from '../fields/ChoiceField.vue';
@@ -24,7 +24,7 @@ const PARTS: readonly { part: keyof MakeUp; label: string }[] = [
   { part: 'wedges', label: 'Wedges beside the PW' },
 ];
 /** The screen is touched: there is no Ctrl V, and the cursor is nowhere yet. */
-const isTouch = useMediaQuery('(pointer: coarse)');
+const isTouch = useIsTouch();
 /** No one carries that club shorter or longer than this. */
 const CARRY_BOUNDS = { yd: [40, 350], m: [35, 320] } as const;
 /** The carry of a good amateur, to show what is meant. Common practice, no source. */

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import ProblemLine from '../app/ProblemLine.vue';
+import { useIsTouch } from '../app/is-touch';
 import { NCard, NCheckbox } from 'naive-ui';
 import { caddieParts, baselineOf, type CardPage } from '@tasche/contract';
 import {
@@ -29,8 +30,9 @@ const props = defineProps<{ page: CardPage; unit: DistanceUnit }>();
 const store = useSheet();
 const first = ref<InstanceType<typeof NumberField> | null>(null);
 // On a phone the keyboard would cover the card.
+const isTouch = useIsTouch();
 onMounted(() => {
-  if (!window.matchMedia('(pointer: coarse)').matches) first.value?.focus();
+  if (!isTouch.value) first.value?.focus();
 });
 
 const distanceM = ref<number | null>(null);

@@ -47,13 +47,13 @@ const asked = () =>
 const rules = () => scenarios.value[0]!.rules;
 function find(): void {
   travel.clear();
-  // The best so far is shown while it is being proved.
-  const onFound = proxy((found: TravelSet) => {
-    if (isWorking.value) travel.result.value = { set: found };
+  void travel.run(async (link, progress, soFar) => {
+    // The best so far is shown while it is being proved.
+    const onFound = proxy((set: TravelSet) => {
+      soFar({ set });
+    });
+    return { set: await link.travel(asked(), rules(), size.value!, progress, onFound) };
   });
-  void travel.run(async (link, progress) => ({
-    set: await link.travel(asked(), rules(), size.value!, progress, onFound),
-  }));
 }
 function findSmallest(): void {
   travel.clear();

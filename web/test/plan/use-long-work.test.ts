@@ -58,6 +58,26 @@ describe('long work', () => {
     end();
   });
 
+  it('shows what is found so far, and nothing of work that was begun anew', async () => {
+    const { size, work, end } = begun();
+    const shown: ((answer: number) => void)[] = [];
+    void work.run(async (link, _progress, soFar) => {
+      shown.push(soFar);
+      return (await link.others({ size: size.value } as never, {} as never)) as never;
+    });
+    await askedFor([18]);
+    shown[0]!(17);
+    expect(work.result.value).toBe(17);
+    size.value = 20;
+    await askedFor([18, 20]);
+    expect(work.result.value).toBeNull();
+    shown[0]!(17);
+    expect(work.result.value).toBeNull();
+    shown[1]!(19);
+    expect(work.result.value).toBe(19);
+    end();
+  });
+
   it('takes an answer away that is one no more, and begins nothing that nobody asked for', async () => {
     const { size, work, ask, end } = begun();
     size.value = 16;
