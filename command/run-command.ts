@@ -45,7 +45,7 @@ DATABASE_URL in the environment uses that PostgreSQL and starts none.`;
 export async function runCommand(line: readonly string[], input: () => Promise<string>): Promise<void> {
   const { values, positionals } = readArguments(line);
   const [name, ...rest] = positionals;
-  if (values.help || name === undefined) {
+  if (values.help || name === undefined || name === 'help') {
     console.log(USAGE);
     return;
   }

@@ -82,7 +82,8 @@ describe('tasche calc gaps', () => {
     expect(stderr).toContain('calc needs one of: gaps, flight, carry, conditions');
     expect((await runHere(['calc'])).status).toBe(2);
     expect(await runHere(['dance'])).toMatchObject({ status: 2 });
-    expect((await runHere(['--help'])).stdout).toContain('./tasche demo');
+    for (const asked of ['--help', '-h', 'help'])
+      expect((await runHere([asked])).stdout, asked).toContain('./tasche demo');
     expect(await runHere(['calc', '--colour'])).toMatchObject({ status: 2 });
   });
 });

@@ -56,13 +56,13 @@ watch(
   },
 );
 
-const findOthers = () => others.run((link) => link.others(props.asked.request, props.asked.rules));
+const findOthers = () => others.run(([link]) => link.others(props.asked.request, props.asked.rules));
 const findRemedies = () =>
-  remedies.run((link) => link.remedies(props.asked.request, props.asked.rules, props.asked.unit));
+  remedies.run(([link]) => link.remedies(props.asked.request, props.asked.rules, props.asked.unit));
 const askSure = () =>
-  sure.run((link, progress) => link.sure(props.asked.request, props.asked.rules, best.value.ids, progress));
+  sure.run(([link], progress) => link.sure(props.asked.request, props.asked.rules, best.value.ids, progress));
 const playOut = () =>
-  played.run(async (link, progress) => {
+  played.run(async ([link], progress) => {
     const second = (await link.others(props.asked.request, props.asked.rules)).five[1];
     if (!second) throw new Error('There is no other bag to play against.');
     const outcome = await link.playOut(

@@ -47,7 +47,7 @@ const asked = () =>
 const rules = () => scenarios.value[0]!.rules;
 function find(): void {
   travel.clear();
-  void travel.run(async (link, progress, soFar) => {
+  void travel.run(async ([link], progress, soFar) => {
     // The best so far is shown while it is being proved.
     const onFound = proxy((set: TravelSet) => {
       soFar({ set });
@@ -57,7 +57,7 @@ function find(): void {
 }
 function findSmallest(): void {
   travel.clear();
-  void travel.run((link, progress) => link.smallestTravel(asked(), rules(), lossStrokes.value!, progress));
+  void travel.run(([link], progress) => link.smallestTravel(asked(), rules(), lossStrokes.value!, progress));
 }
 
 const set = computed<TravelSet | null>(() => travel.result.value?.set ?? null);

@@ -4,33 +4,47 @@ import type { RoundWorker } from './round-worker';
 import { startRoundWorker } from './start-round-worker';
 
 /**
- * What a worker is asked; it reads what it asks of when it is called. `soFar` shows an answer that is not the
+ * What workers are asked; it reads what it asks of when it is called. `soFar` shows an answer that is not the
  * last one.
  */
 type Work<T> = (
-  link: Remote<RoundWorker>,
+  links: readonly [Remote<RoundWorker>, ...Remote<RoundWorker>[]],
   progress: (share: number) => void,
   soFar: (answer: T) => void,
 ) => Promise<T>;
 
-/** Something long about a round, by a worker of its own, with how far it is and a way to stop it. */
+/** Each takes some 50 MB. Our choice. */
+const MAX_WORKERS = 4;
+
+/** Something long about rounds, by workers of its own, with how far it is and a way to stop it. */
 export function useLongWork<T>() {
   const result = shallowRef<T | null>(null);
   const share = ref<number | null>(null);
   const problem = ref('');
-  let running: (ReturnType<typeof startRoundWorker> & { work: Work<T> }) | undefined;
+  let running: { workers: readonly Worker[]; work: Work<T>; count: number } | undefined;
   let lastRequestId = 0;
 
   function stop(): void {
     lastRequestId += 1;
-    running?.worker.terminate();
+    running?.workers.forEach((worker) => {
+      worker.terminate();
+    });
     running = undefined;
     share.value = null;
   }
-  /** @param work what the worker is asked */
-  async function run(work: Work<T>): Promise<void> {
+  /**
+   * @param work what the workers are asked
+   * @param count how many of them can be kept busy; there are never more than the machine has use for
+   */
+  async function run(work: Work<T>, count = 1): Promise<void> {
     stop();
-    running = { ...startRoundWorker('round, at length'), work };
+    const start = () => startRoundWorker('round, at length');
+    const first = start();
+    const others = Array.from(
+      { length: Math.min(count, MAX_WORKERS, navigator.hardwareConcurrency) - 1 },
+      start,
+    );
+    running = { workers: [first, ...others].map(({ worker }) => worker), work, count };
     const requestId = lastRequestId;
     share.value = 0;
     problem.value = '';
@@ -40,7 +54,7 @@ export function useLongWork<T>() {
     };
     try {
       const answer = await work(
-        running.link,
+        [first.link, ...others.map(({ link }) => link)],
         proxy((done: number) => {
           if (requestId === lastRequestId) share.value = done;
         }) as unknown as (share: number) => void,
@@ -59,9 +73,9 @@ export function useLongWork<T>() {
   }
   /** What it hangs on has changed: work that was begun begins anew, and an answer is one no more. */
   function renew(): void {
-    const work = running?.work;
+    const { work, count } = running ?? {};
     clear();
-    if (work) void run(work);
+    if (work) void run(work, count);
   }
   onScopeDispose(stop);
   return { result, share, problem, run, stop, clear, renew };

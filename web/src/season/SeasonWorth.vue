@@ -59,7 +59,7 @@ const { result, share, problem, run, stop, renew } = useLongWork<SeasonValue>();
 // Another season, or clubs that carry otherwise, have another answer.
 watch(() => JSON.stringify([weighed.value, store.gamer?.clubIds, besides.value]), renew);
 const work = () =>
-  run((link, progress) => link.season(weighed.value, store.gamer?.clubIds ?? [], besides.value, progress));
+  run(([link], progress) => link.season(weighed.value, store.gamer?.clubIds ?? [], besides.value, progress));
 const name = store.nameOf;
 const severity = computed(() =>
   result.value && seasonVerdict(result.value) === 'gamer' ? 'fine' : 'warning',

@@ -32,7 +32,7 @@ function begun() {
     return made;
   })!;
   const ask = () =>
-    work.run(async (link) => (await link.others({ size: size.value } as never, {} as never)) as never);
+    work.run(async ([link]) => (await link.others({ size: size.value } as never, {} as never)) as never);
   return { size, work, ask, end: () => scope.stop() };
 }
 const askedFor = (sizes: readonly number[]) =>
@@ -61,7 +61,7 @@ describe('long work', () => {
   it('shows what is found so far, and nothing of work that was begun anew', async () => {
     const { size, work, end } = begun();
     const shown: ((answer: number) => void)[] = [];
-    void work.run(async (link, _progress, soFar) => {
+    void work.run(async ([link], _progress, soFar) => {
       shown.push(soFar);
       return (await link.others({ size: size.value } as never, {} as never)) as never;
     });

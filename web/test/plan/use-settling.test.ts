@@ -1,8 +1,9 @@
-import type { EventRound, PlanView } from '@tasche/contract';
+import type { ChangeRequest, EventRound, PlanView } from '@tasche/contract';
 import { flushPromises, mount } from '@vue/test-utils';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { computed, defineComponent, h } from 'vue';
 import { createMemoryHistory, createRouter, RouterView } from 'vue-router';
+import { useOutbox } from '../../src/changes/outbox';
 import { useSettling } from '../../src/plan/use-settling';
 import type { AskedRound } from '../../src/plan/use-round';
 import { freshPinia } from '../pinia';
@@ -12,6 +13,7 @@ import { until } from '../until';
 
 const PLAN = { id: 'plan', baseClubIds: [], version: 1, rounds: [] } as unknown as PlanView;
 const ROUND = { id: 'r1', name: 'Round 1', day: '2026-12-08' } as EventRound;
+const ROUNDS = ['r1', 'r2', 'r3', 'r4'].map((id) => ({ ...ROUND, id, name: `Round ${id}` }));
 
 describe('settling a round', () => {
   /** What the worker answers, as soon as the test lets it. */
@@ -22,6 +24,7 @@ describe('settling a round', () => {
     answerAsWorker({ choose: () => new Promise((resolve) => (answer = resolve)) });
   });
   afterEach(() => {
+    vi.restoreAllMocks();
     vi.unstubAllGlobals();
   });
 
@@ -61,6 +64,45 @@ describe('settling a round', () => {
     expect(router.currentRoute.value.path).toBe('/');
     expect(settling.work.problem.value).toContain('no bag of ten has a putter');
     expect(settling.isWaitedFor.value).toBe(false);
+    view.unmount();
+  });
+
+  it('has as many workers as the machine has use for, and one change for all rounds, in their order', async () => {
+    vi.spyOn(navigator, 'hardwareConcurrency', 'get').mockReturnValue(2);
+    const atWork: ((share: number) => void)[] = [];
+    const done: (() => void)[] = [];
+    answerAsWorker({
+      choose: () => ({ answer: { best: { ids: [] }, reasons: [] }, why: {} }),
+      triggers: (_request: unknown, _rules: unknown, _best: unknown, progress: (share: number) => void) =>
+        new Promise((resolve) => {
+          atWork.push(progress);
+          done.push(() => {
+            resolve([]);
+          });
+        }),
+    });
+    const { settling, view } = await opened();
+    const settled = settling.settle(ROUNDS);
+    await until(() => {
+      expect(atWork).toHaveLength(2);
+    });
+    atWork[0]!(0.5);
+    await until(() => {
+      expect(settling.work.share.value).toBe(0.125);
+    });
+    // The second is done first, and the third begins; the first goes on.
+    for (const i of [1, 2, 0, 3]) {
+      await until(() => {
+        expect(done.length).toBeGreaterThan(i);
+      });
+      done[i]!();
+    }
+    await settled;
+    const [change] = useOutbox().waiting as { request: ChangeRequest }[];
+    expect(change!.request.commands).toMatchObject(
+      ROUNDS.map(({ id }) => ({ do: 'setRoundBag', roundId: id })),
+    );
+    expect(useOutbox().waiting).toHaveLength(1);
     view.unmount();
   });
 
