@@ -1,40 +1,27 @@
 import { kindFromName, withDegreeSign, type ClubKind } from '@tasche/core';
+import {
+  isCarry,
+  isCarryOfColumn,
+  isLoft,
+  isMarkedLoft,
+  minCarry,
+  NUMBER,
+  valueOf,
+} from './club-line-numbers.js';
+import { clubsOfSet } from './club-set.js';
+import { LINE_HEADS, readClubParts, type ClubLine } from './club-line-parts.js';
 import { ABOUT_WORDS } from './numbers-in-text.js';
 import { isBlankRow } from './split-table.js';
 
-/**
- * Lofts clubs of a kind have, degrees: enough to tell a loft from another number. Common practice, no source.
- */
-const LOFTS: Readonly<Record<ClubKind, readonly [number, number]>> = {
-  driver: [4, 20],
-  fairway: [10, 32],
-  hybrid: [13, 40],
-  'driving iron': [13, 32],
-  iron: [14, 52],
-  wedge: [40, 64],
-  chipper: [20, 50],
-  putter: [0, 8],
-};
-/**
- * No club carries less far, in yards or metres: a smaller number is a length, and beside a long club the weight of
- * its shaft. Our choice.
- */
-const MIN_CARRY = 50;
-const MIN_LONG_CARRY = 80;
-const LONG: readonly ClubKind[] = ['driver', 'fairway', 'hybrid', 'driving iron'];
-const minCarry = (kind: ClubKind) => (LONG.includes(kind) ? MIN_LONG_CARRY : MIN_CARRY);
 /** A longer line is a sentence. */
 const MAX_CHARACTERS = 200;
 /** So much of what is pasted must read as lines of clubs. */
 const MIN_SHARE = 0.6;
 
-const NUMBER = /^[+-]?\d{1,3}([.,]\d+)?$/;
-const LOFT = /^(\d{1,2}(?:[.,]\d+)?)(?:°|\*|deg)$/i;
-const CARRY = /^~?(\d{2,3}(?:[.,]\d+)?)(?:-(\d{2,3}))?(?:ish|\+)?(?:y|yd|yds|m|yards|metres|meters)?$/i;
 const UNIT = /^(°|deg|y|yd|yds|m|yards|metres|meters)$/i;
 
-/** What stands before a line in a list, or makes it bold. */
-const LIST_MARK = /^\s*[-–*•·]\s+|\*\*|__/g;
+/** What stands before a line in a list, makes it bold, or is a small picture. */
+const LIST_MARK = /^\s*[-–*•·]\s+|\*\*|__|[\p{Extended_Pictographic}\u200d\ufe0f]/gu;
 /** The number of a line of a list: "1. Driver", "2) 3 wood". */
 const LIST_NUMBER = /^\s*(\d{1,2})[.)]\s+/;
 /** Two carries as a range: "210-215", "210 to 215 yd". Smaller numbers are a wedge's loft and its bounce. */
@@ -65,59 +52,68 @@ function wordsOf(text: string): string[] {
   );
 }
 
-/** A line of a message, each part as it is written; loft and carry are empty where they are not. */
-type ClubLine = [name: string, loft: string, carry: string];
+/** @param loft as it is written, "" where there is none; `carry` likewise */
+const lineOf = (name: string, loft: string, carry: string): ClubLine => ({
+  Club: name,
+  ...(loft !== '' && { Loft: loft }),
+  ...(carry !== '' && { Carry: carry }),
+});
 
 /**
  * Clubs as people write them in a message: a club, then its loft, its carry or both. "Driver 10.5° 265", "7i -
- * 165 yd", "3W (15) 240-245".
+ * 165 yd", "3W (15) 240-245"; more than that where words tell what it is.
  * @returns undefined where it is none
  */
 function readClubLine(text: string): ClubLine | undefined {
   if (text.length > MAX_CHARACTERS) return undefined;
   const words = wordsOf(text);
+  if (clubsOfSet(words[0] ?? '')) return readSet(words);
   for (const numbers of [2, 1]) {
     const name = words.slice(0, -numbers).join(' ');
     const kind = name === '' ? undefined : kindFromName(name);
-    if (!kind || endsInValue(name, kind)) continue;
+    if (!kind || saysMore(name, kind)) continue;
     const said = words.slice(-numbers);
     const [loft, carry] = numbers === 2 ? said : isLoft(said[0]!, kind) ? [said[0]!, ''] : ['', said[0]!];
     if ((loft === '' || isLoft(loft!, kind)) && (carry === '' || isCarry(carry!, kind)))
-      return loft === '' ? [...withBracketedLoft(name), carry!] : [name, loft!, carry!];
+      return loft === '' ? withBracketedLoft(name, carry!) : lineOf(name, loft!, carry!);
   }
-  return undefined;
+  return readClubParts(words);
+}
+
+/** "4-PW", or "4-PW set Rohr 120": a set of irons, and its shaft. */
+function readSet([set, ...more]: readonly string[]): ClubLine {
+  const rest = more.filter((word) => !/^(set|irons?|eisen)$/i.test(word));
+  return { Club: set!, ...(rest.length > 0 && { Shaft: rest.join(' ') }) };
 }
 
 /** "Driver (10.5)" taken apart; "52 (08)" is a wedge and its bounce. */
-function withBracketedLoft(name: string): [name: string, loft: string] {
+function withBracketedLoft(name: string, carry: string): ClubLine {
   const [, club = '', loft = ''] = BRACKETED.exec(name) ?? [];
   const kind = kindFromName(club);
-  return kind && isLoft(loft, kind) ? [club, loft] : [name, ''];
+  return kind && isLoft(loft, kind) ? lineOf(club, loft, carry) : lineOf(name, '', carry);
 }
 
 /** The highest number a club is called by, but for wedges, which are called by their lofts. */
 const MAX_CLUB_NUMBER = 12;
+const MAX_WEDGE_NUMBER = 64;
+/** What no club is called by: a length, a speed, a decimal. */
+const MEASURE = /^\d+(?:[.,]\d+)?(?:"|″|in|inch|cm|mph|km\/h|m\/s|g)$/i;
 /**
- * Whether what would be a club's name ends in a number that says something of it: "Driver 230", "7 iron 31".
+ * Whether what would be a club's name holds a number that says something of it: "Driver 230", "7 iron 31",
+ * "Driver 9 Siv 60".
  */
-function endsInValue(name: string, kind: ClubKind): boolean {
-  const last = name.split(' ').at(-1)!;
-  return kind !== 'wedge' && NUMBER.test(last) && valueOf(last) > MAX_CLUB_NUMBER;
-}
-
-const valueOf = (text: string) => Number(text.replace(',', '.'));
-function isLoft(word: string, kind: ClubKind): boolean {
-  const marked = LOFT.exec(word)?.[1];
-  if (marked === undefined && !NUMBER.test(word)) return false;
-  const value = valueOf(marked ?? word);
-  const [from, to] = LOFTS[kind];
-  return value >= from && value <= to;
-}
-function isCarry(word: string, kind: ClubKind): boolean {
-  const [, from, to] = CARRY.exec(word) ?? [];
-  return (
-    from !== undefined && (to !== undefined || NUMBER.test(word) ? valueOf(from) >= minCarry(kind) : true)
-  );
+function saysMore(name: string, kind: ClubKind): boolean {
+  return name
+    .split(' ')
+    .slice(1)
+    .some((word) => {
+      if (MEASURE.test(word)) return true;
+      if (kind === 'wedge') return NUMBER.test(word) && valueOf(word) > MAX_WEDGE_NUMBER;
+      return (
+        isMarkedLoft(word) ||
+        (NUMBER.test(word) && !(Number.isInteger(valueOf(word)) && valueOf(word) <= MAX_CLUB_NUMBER))
+      );
+    });
 }
 
 /**
@@ -134,8 +130,8 @@ function unreadClubLine(text: string): ClubLine | undefined {
     const rest = words.slice(named).join(' ');
     const numbers = (rest.match(/(?<![\d.,])\d{1,3}(?:[.,]\d+)?(?!\d)/g) ?? []).map(valueOf);
     if (!kind) continue;
-    const saysMore = numbers.length > 1 || numbers.some((number) => number >= minCarry(kind));
-    if (!endsInValue(name, kind) && saysMore && /^\W?\d/.test(rest)) return [name, '', rest];
+    const isMore = numbers.length > 1 || numbers.some((number) => number >= minCarry(kind));
+    if (!saysMore(name, kind) && isMore && /^\W?\d/.test(rest)) return lineOf(name, '', rest);
   }
   return undefined;
 }
@@ -147,9 +143,6 @@ function withoutListMarks(lines: readonly string[]): string[] {
   const isNumbered = numbers.length > 1 && numbers.every((number, i) => Number(number) === i + 1);
   return plain.map((line) => (isNumbered ? line.replace(LIST_NUMBER, '') : line).trim());
 }
-
-/** No club of anybody carries less far, where its column says that it is a carry. Our choice. */
-const MIN_COLUMN_CARRY = 15;
 
 /**
  * Cells side by side, each row's numbers being what most of their column are: in a column of carries the 45 of a
@@ -175,17 +168,16 @@ function byColumns(cells: readonly (readonly string[])[]): (ClubLine | undefined
   return plain.map((row, i) => {
     const [name = '', ...numbers] = row;
     const kind = kinds[i];
-    const saysMore = endsInValue(name, kind ?? 'iron') || LOFT.test(name.split(' ').at(-1)!);
-    if (!kind || saysMore || numbers.join('') === '') return undefined;
+    if (!kind || saysMore(name, kind) || isMarkedLoft(name.split(' ').at(-1)!) || numbers.join('') === '')
+      return undefined;
     const of = (role: 'loft' | 'carry') => numbers.find((_, at) => [first, second][at] === role) ?? '';
     const [loft, carry] = [of('loft'), of('carry')];
-    const [, from] = CARRY.exec(carry) ?? [];
     const fits =
       (loft === '' || isLoft(loft, kind)) &&
-      (carry === '' || (from !== undefined && valueOf(from) >= MIN_COLUMN_CARRY)) &&
+      (carry === '' || isCarryOfColumn(carry)) &&
       numbers.every((number) => number === '' || number === loft || number === carry);
     if (!fits) return undefined;
-    return loft === '' ? [...withBracketedLoft(name), carry] : [name, loft, carry];
+    return loft === '' ? withBracketedLoft(name, carry) : lineOf(name, loft, carry);
   });
 }
 
@@ -194,7 +186,8 @@ function inThree(line: string): string[] {
   const words = wordsOf(line);
   const numbers = words.slice(-2);
   const isThree =
-    words.length > 2 && numbers.every((word) => LOFT.test(word) || CARRY.test(word) || NUMBER.test(word));
+    words.length > 2 &&
+    numbers.every((word) => isMarkedLoft(word) || isCarryOfColumn(word) || NUMBER.test(word));
   return isThree ? [words.slice(0, -2).join(' '), ...numbers] : [];
 }
 
@@ -226,5 +219,12 @@ export function asClubLines(cells: readonly (readonly string[])[]): string[][] |
   // Cells side by side are the sheet's own columns, unless their lines can be read.
   const found = (isOneColumn ? rows : read).filter(Boolean).length;
   if (telling === 0 || found < MIN_SHARE * telling) return undefined;
-  return [['Club', 'Loft', 'Carry'], ...bySpace.map((line, i) => rows[i] ?? (line === '' ? [] : [line]))];
+  const heads = LINE_HEADS.filter((head, i) => i < 3 || rows.some((row) => row?.[head] !== undefined));
+  return [
+    [...heads],
+    ...bySpace.map((line, i) => {
+      const row = rows[i];
+      return row ? heads.map((head) => row[head] ?? '') : line === '' ? [] : [line];
+    }),
+  ];
 }

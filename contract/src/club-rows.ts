@@ -14,6 +14,7 @@ import {
   type Spec,
 } from '@tasche/core';
 import { readCell, type CellValue, readShotCell } from './cells.js';
+import { clubsOfSet } from './club-set.js';
 import { recogniseHead, type Column, type RecognisedColumn, type ShotPart } from './columns.js';
 import { readingSchema } from './schemas.js';
 import type { ClubView } from './views.js';
@@ -253,6 +254,8 @@ export function planImport(
       else same.push({ row: row.row, club: match.club });
     } else if (row.name === undefined) {
       if (row.rejected.length === 0) refuse('the row names no club');
+    } else if (clubsOfSet(row.name)) {
+      adds.push(...addsOfSet(row, clubs));
     } else if (!row.kind) {
       refuse(`what kind of club is "${row.name}"?`, 'kind');
     } else {
@@ -287,6 +290,22 @@ function changesTo(spec: Spec, readings: readonly Reading[]): ReadingChange[] {
   return readings
     .filter((reading) => !sameValue(reading.value, spec[reading.key]?.value))
     .map((reading) => ({ ...reading, before: spec[reading.key]?.value ?? null }));
+}
+
+/** What all clubs of a set have in common. */
+const SET_READINGS: readonly Reading['key'][] = ['head', 'shaft', 'flex', 'swingWeight', 'grip', 'notes'];
+
+/** The clubs of a set that are not there yet: "4-PW", all with one shaft. */
+function addsOfSet({ row, name, readings }: ClubRow, clubs: readonly ClubView[]): ImportPlan['adds'] {
+  const isThere = (one: string) => clubs.some((club) => club.name.trim().toLowerCase() === one.toLowerCase());
+  return clubsOfSet(name!)!
+    .filter((one) => !isThere(one))
+    .map((one) => ({
+      row,
+      name: one,
+      kind: kindFromName(one)!,
+      readings: readings.filter(({ key }) => SET_READINGS.includes(key)),
+    }));
 }
 
 function matchClub(row: ClubRow, clubs: readonly ClubView[]): { club?: ClubView } | { reason: string } {

@@ -8,6 +8,7 @@ import {
   type Shot,
   type ShotKind,
 } from '@tasche/core';
+import { GERMAN_HEADS } from './german-heads.js';
 import { MAX_HEAD_CHARACTERS, splitBracket } from './head-words.js';
 import { distanceUnitOf, type DistanceTextUnit } from './numbers-in-text.js';
 
@@ -67,6 +68,7 @@ const PART_ALIASES: Record<ShotPart, readonly string[]> = {
 };
 
 const SHOT_KIND_ALIASES: Partial<Record<ShotKind, readonly string[]>> = {
+  full: ['stock', 'full swing', 'normal'],
   'three-quarter': ['3/4', '¾', 'three quarter', '75%'],
   half: ['1/2', '½', '50%'],
   choked: ['choke', 'choked down', 'gripped down'],
@@ -174,10 +176,11 @@ function namesOfColumns(): Map<string, Column> {
       if (column.shotKind === 'full') add(part, column);
       for (const kind of kinds) add(`${kind} ${part}`, column);
     }
-    if (column.part === 'carryM' && column.shotKind !== 'full') kinds.forEach((kind) => add(kind, column));
+    if (column.part === 'carryM') kinds.forEach((kind) => add(kind, column));
   }
   ['club name', 'name', 'stick'].forEach((name) => add(name, CLUB_COLUMNS[0]!));
   ['type', 'category', 'club type'].forEach((name) => add(name, CLUB_COLUMNS[1]!));
+  for (const [name, id] of Object.entries(GERMAN_HEADS)) add(name, columnOf(id)!);
   return names;
 }
 
@@ -204,7 +207,7 @@ export function recogniseHead(head: string): RecognisedColumn | undefined {
   return named && Object.keys(units).length > 0 ? { column: named, units } : undefined;
 }
 
-/** The units a head names, whatever else it says: "Länge (in)". */
+/** The units a head names, whatever else it says: "Longueur (in)". */
 export function headUnits(head: string): Partial<ColumnUnits> {
   return unitsOf(splitBracket(head.slice(0, MAX_HEAD_CHARACTERS)).bracketed);
 }

@@ -17,6 +17,7 @@ export * from './head-words.js';
 export * from './columns.js';
 export * from './cells.js';
 export * from './club-rows.js';
+export { clubsOfSet } from './club-set.js';
 export * from './club-text.js';
 export * from './several-players.js';
 export * from './split-table.js';

@@ -89,7 +89,7 @@ const WIDEST_RANGE = 0.3;
 /** Words that stand before a number that is not exact. */
 export const ABOUT_WORDS = String.raw`(?:[~≈]|\b(?:ca|circa|about|around|approx|etwa|rund)\b\.?)\s*(?=\d)`;
 const ABOUT_BEFORE = new RegExp(`^${ABOUT_WORDS}`, 'i');
-const ABOUT_AFTER = /(?<=[\da-z])\s?(?:ish|approx\.?|or so)$/i;
+const ABOUT_AFTER = /(?<=[\da-z])\s?(?:ish|approx\.?|or so|\+)$/i;
 /**
  * A stated carry without the words for "about": "~150", "ca. 150 yd", "150ish". It is never taken for exact.
  */

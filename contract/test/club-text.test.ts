@@ -1,6 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { fromMetres, type Shot } from '@tasche/core';
-import { findClubLines, findHeads, planImport, readClubText, splitTable, TableError } from '../src/index.js';
+import {
+  clubsOfSet,
+  findClubLines,
+  findHeads,
+  planImport,
+  readClubText,
+  splitTable,
+  TableError,
+} from '../src/index.js';
 
 const options = { distanceUnit: 'yd', takenOn: '2026-11-24' } as const;
 const read = (lines: readonly string[], player?: string) => readClubText(lines.join('\n'), options, player);
@@ -46,6 +54,28 @@ describe('a file of clubs as people keep it', () => {
     expect(() => read(['Thing,Loft,Carry', 'Red,9,280'])).toThrow(
       'no column names the club; call one "club"',
     );
+  });
+
+  it('may be in German', () => {
+    const plan = planned([
+      'Schläger;Loft;Länge (cm);Schaft;Schwunggewicht;Weite (m);Anzahl;Bemerkung',
+      'Eisen 7;32,5;94;Rohr 120;D2;140;12;gerade',
+      'Holz 3;15;109,2;Siv 70;D1;205;8;',
+    ]);
+    expect(plan.unknownColumns).toEqual([]);
+    expect(plan.rejected).toEqual([]);
+    expect(plan.adds.map(({ name, kind }) => [name, kind])).toEqual([
+      ['Eisen 7', 'iron'],
+      ['Holz 3', 'fairway'],
+    ]);
+    const [iron] = plan.adds;
+    expect(iron!.readings.map(({ key }) => key).sort()).toEqual(
+      ['lengthIn', 'loftStampedDeg', 'notes', 'shaft', 'shot.full', 'swingWeight'].sort(),
+    );
+    expect(iron!.readings.find(({ key }) => key === 'shot.full')!.value).toMatchObject({
+      carryM: 140,
+      sampleSize: 12,
+    });
   });
 
   it('says nothing where a cell says so, and keeps words where words belong', () => {
@@ -246,6 +276,75 @@ describe('a file of clubs as people keep it', () => {
     expect(built.rejected).toMatchObject([{ text: '9 Siv 60' }, { text: '15 Siv 70' }]);
     // Names are names, whatever numbers are in them.
     expect(findClubLines(splitTable('Driver Mk2\n3 wood V4\n7 iron 2024'))).toBeUndefined();
+  });
+
+  it('may be lines that say more of a club, each part by a word, a sign or its size', () => {
+    const parts = (line: string) => {
+      const { adds, rejected } = planned([line, '8i 150', '9i 138']);
+      expect(rejected, line).toEqual([]);
+      return [
+        adds[0]!.name,
+        ...adds[0]!.readings.map(({ key, value }) => {
+          const shot = key.startsWith('shot.') ? (value as Shot) : undefined;
+          const yards = (m: number) => Math.round(fromMetres(m, 'yd'));
+          if (!shot) return `${key} ${String(value)}`;
+          return `${key} ${yards(shot.carryM)}${shot.totalM === undefined ? '' : ` of ${yards(shot.totalM)}`}`;
+        }),
+      ].sort();
+    };
+    expect(parts('Driver 10.5 stiff 245')).toEqual(
+      ['Driver', 'loftStampedDeg 10.5', 'flex stiff', 'shot.full 245'].sort(),
+    );
+    expect(parts('Driver 9° Siv 60 X 295')).toEqual(
+      ['Driver', 'loftStampedDeg 9', 'shaft Siv 60', 'flex X', 'shot.full 295'].sort(),
+    );
+    expect(parts('Driver 250 carry, 270 total')).toEqual(['Driver', 'shot.full 250 of 270']);
+    expect(parts('4i Rohr 120 225')).toEqual(['4i', 'shaft Rohr 120', 'shot.full 225']);
+    expect(parts('PW 46 Rohr 125 128')).toEqual(
+      ['PW', 'loftStampedDeg 46', 'shaft Rohr 125', 'shot.full 128'].sort(),
+    );
+    expect(parts('7 iron 37" 33° D2 160+')).toEqual(
+      ['7 iron', 'lengthIn 37', 'loftStampedDeg 33', 'swingWeight D2', 'shot.full 160'].sort(),
+    );
+    expect(parts('7i full 165 3/4 150 half 120')).toEqual(
+      ['7i', 'shot.full 165', 'shot.three-quarter 150', 'shot.half 120'].sort(),
+    );
+    expect(parts('⛳ Driving iron 2 18 235')).toEqual(
+      ['Driving iron 2', 'loftStampedDeg 18', 'shot.full 235'].sort(),
+    );
+    // What could be two things is left to be fixed; no club is called by its speed, nor by its shaft.
+    for (const line of ['7i 31 Rohr 120', 'Driver 105mph 250', '7 iron 85mph 160']) {
+      const { adds, rejected } = planned([line, '8i 150', '9i 138']);
+      expect(adds[0]!.name, line).toMatch(/^(7i|Driver|7 iron)$/);
+      expect(rejected.length, line).toBe(1);
+    }
+  });
+
+  it('may give the shots of a wedge side by side', () => {
+    const [wedge] = planned(['Club,Full,3/4,1/2', '52,115,100,80']).adds;
+    expect(wedge!.readings.map(({ key }) => key).sort()).toEqual(
+      ['loftStampedDeg', 'shot.full', 'shot.half', 'shot.three-quarter'].sort(),
+    );
+  });
+
+  it('may have a set of irons in one row: each of its clubs, with what they have in common', () => {
+    expect(clubsOfSet('7-PW')).toEqual(['7 iron', '8 iron', '9 iron', 'PW']);
+    expect(clubsOfSet('8 to 9 irons')).toEqual(['8 iron', '9 iron']);
+    expect(clubsOfSet('8i-AW')).toEqual(['8 iron', '9 iron', 'PW', 'AW']);
+    for (const text of ['7 iron', '56', '50-56', '9-5', '3-5 wood', '7-7'])
+      expect(clubsOfSet(text), text).toBeUndefined();
+    const named = (lines: readonly string[]) =>
+      planned(lines).adds.map(({ name, kind, readings }) => [name, kind, ...readings.map(({ key }) => key)]);
+    expect(named(['Club,Loft,Shaft,Carry', '8-PW,38,Rohr 120,150'])).toEqual([
+      ['8 iron', 'iron', 'shaft'],
+      ['9 iron', 'iron', 'shaft'],
+      ['PW', 'wedge', 'shaft'],
+    ]);
+    expect(named(['Driver 250', '8-PW set, Rohr 120', '54 100']).slice(1, -1)).toEqual([
+      ['8 iron', 'iron', 'shaft'],
+      ['9 iron', 'iron', 'shaft'],
+      ['PW', 'wedge', 'shaft'],
+    ]);
   });
 
   it('is refused where nothing names its columns', () => {

@@ -65,7 +65,12 @@ test('a file shows what it would change, refuses bad rows by name, and comes in 
   await expect(cell(page, 'Bertha', 'shot.full.carryM')).toHaveText('130');
   await saved(page);
   // As spreadsheets save it, dropped on the page: a title, one player of two, a head nobody knows.
-  const lines = ['Bags 2026;;', 'Player;Club;Länge (in)', 'Ivo Import;7 iron;36,75', 'Ann Other;7 iron;35'];
+  const lines = [
+    'Bags 2026;;',
+    'Player;Club;Longueur (in)',
+    'Ivo Import;7 iron;36,75',
+    'Ann Other;7 iron;35',
+  ];
   const dropped = await page.evaluateHandle(
     (bytes) => {
       const data = new DataTransfer();
@@ -78,7 +83,7 @@ test('a file shows what it would change, refuses bad rows by name, and comes in 
     await page.dispatchEvent('.page.bag', event, { dataTransfer: dropped });
   await expect(dialog).toContainText('0 new, 0 changed, 1 unchanged');
   await dialog.getByRole('button', { name: 'Import it' }).click();
-  await choose(tray.getByLabel('What “Länge (in)” is'), 'length, in');
+  await choose(tray.getByLabel('What “Longueur (in)” is'), 'length, in');
   await expect(cell(page, '7 iron', 'lengthIn')).toHaveText('36.75');
   await tray.getByRole('button', { name: 'Close' }).click();
   await saved(page);

@@ -1,7 +1,7 @@
 import type { ClubMatch, StrikeImportReport } from '@tasche/contract';
 
 /** How many shots of a file an import would bring. */
-export interface ImportCount {
+interface ImportCount {
   shots: number;
   /** Clubs were changed since the file was read: how many of their shots are known already is not known yet. */
   isAtMost: boolean;

@@ -6,7 +6,7 @@ import {
   type ClubKind,
   type LoftKey,
 } from '@tasche/core';
-import { loftByName, TableError, type BagView, type Command } from '@tasche/contract';
+import { clubsOfSet, loftByName, TableError, type BagView, type Command } from '@tasche/contract';
 import { v4 as newId } from 'uuid';
 import { useSessionStorage } from '@vueuse/core';
 import { computed, ref, type ComputedRef } from 'vue';
@@ -100,7 +100,24 @@ export function useSheetEditing(bag: ComputedRef<BagView | undefined>) {
     );
   }
 
+  /** "4-PW": every iron of the set, in one change. */
+  function addSet(names: readonly string[]): void {
+    const leftOut: string[] = [];
+    const commands = names.flatMap((name, i) => {
+      const added = addCommands(newId(), name, kindFromName(name)!, [], i);
+      if (added.isLeftOut) leftOut.push(name);
+      return added.commands;
+    });
+    if (leftOut.length > 0) sayLeftOut(leftOut);
+    store.change(commands, counted(names.length, 'club'));
+  }
+
   function add(name: string, kind: ClubKind | undefined = kindFromName(name)): void {
+    const set = clubsOfSet(name);
+    if (set) {
+      addSet(set);
+      return;
+    }
     if (!kind) {
       kindWanted.value = name;
       return;

@@ -35,6 +35,21 @@ function typed(name: string) {
   return mount(SheetNotices, { props: { editing } });
 }
 
+describe('a set of irons', () => {
+  it('typed as one comes in club by club, in one change', () => {
+    typed('8-PW');
+    expect(waiting()).toEqual([['addClub', 'in 8 iron', 'addClub', 'in 9 iron', 'addClub', 'in PW']]);
+  });
+
+  it('leaves out what the bag has no room for, and says so', () => {
+    const sheet = sheetOf([clubView('7 iron')], ['7 iron']);
+    sheet.player.gapSettings = { clubLimit: 2 };
+    showSheet(sheet);
+    expect(typed('8-PW').text()).toContain('9 iron, PW went into the locker only');
+    expect(waiting()).toEqual([['addClub', 'in 8 iron', 'addClub', 'addClub']]);
+  });
+});
+
 describe('a club typed under a name that is there already', () => {
   it('is added, and said to be a second one; undone, nothing more is said', async () => {
     const view = typed('7 IRON');

@@ -1,0 +1,112 @@
+import { kindFromName, type ClubKind } from '@tasche/core';
+import { isCarry, isLoft } from './club-line-numbers.js';
+
+/** The columns a line of a message may fill, by heads the table reader knows. */
+export const LINE_HEADS = [
+  'Club',
+  'Loft',
+  'Carry',
+  'Total',
+  'Length',
+  'Shaft',
+  'Flex',
+  'Swing weight',
+  'Three-quarter carry',
+  'Half carry',
+  'Soft carry',
+  'Hard carry',
+  'Choked carry',
+] as const;
+type LineHead = (typeof LINE_HEADS)[number];
+
+/** A line of a message, each part as it is written. */
+export type ClubLine = Readonly<Partial<Record<LineHead, string>>>;
+
+/** Words that are part of what a club is called: "3 wood", "driving iron", "Eisen 7". */
+const CLUB_WORD = /^(wood|iron|hybrid|wedge|holz|eisen|rescue|utility|fairway|driving)$/i;
+const NUMBERED = /^(wood|iron|hybrid|holz|eisen|rescue|utility|fairway)$/i;
+const CLUB_NUMBER = /^([1-9]|1[0-2])$/;
+const ANY_NUMBER = /^\d{1,3}([.,]\d+)?$/;
+
+/** How many of the words say which club it is. */
+function wordsOfClub(words: readonly string[]): number {
+  let count = 1;
+  for (; count < words.length; count++) {
+    const [before, word] = [words[count - 1]!, words[count]!];
+    const isItsNumber = NUMBERED.test(before) && CLUB_NUMBER.test(word) && !/\d/.test(words[0]!);
+    if (!CLUB_WORD.test(word) && !isItsNumber) break;
+  }
+  return count;
+}
+
+/** What a word says by itself. */
+const SAYS: readonly [RegExp, LineHead][] = [
+  [/^[A-F]\d(\.\d)?$/, 'Swing weight'],
+  [/^\d{2}(?:[.,]\d+)?(?:"|″|in|inch|cm)$/i, 'Length'],
+  [/^(stiff|regular|senior|ladies|x-?stiff|extra-?stiff|tx|x|s|r|a)$/i, 'Flex'],
+];
+/** What a word says of the number behind it. */
+const SAYS_OF_NEXT: readonly [RegExp, LineHead][] = [
+  [/^loft$/i, 'Loft'],
+  [/^length$/i, 'Length'],
+  [/^(full|stock|carry|carries)$/i, 'Carry'],
+  [/^(total|tot)$/i, 'Total'],
+  [/^(3\/4|¾|three-quarter)$/i, 'Three-quarter carry'],
+  [/^(1\/2|½|half)$/i, 'Half carry'],
+  [/^soft$/i, 'Soft carry'],
+  [/^hard$/i, 'Hard carry'],
+  [/^choked?$/i, 'Choked carry'],
+];
+/** What a word says of the number before it. */
+const SAYS_OF_LAST: readonly [RegExp, LineHead][] = [
+  [/^carry$/i, 'Carry'],
+  [/^(total|tot)$/i, 'Total'],
+];
+const said = (list: readonly [RegExp, LineHead][], word = '') =>
+  list.find(([pattern]) => pattern.test(word))?.[1];
+
+/**
+ * A line that says more of a club than loft and carry, in words that tell what each part is: "Driver 10.5 stiff
+ * 245", "4i Rohr 120 225", "7i full 165 3/4 150", "Driver 250 carry, 270 total".
+ * @param words of the line, a number with its unit being one
+ * @returns undefined where one of them could be something else
+ */
+export function readClubParts(words: readonly string[]): ClubLine | undefined {
+  const count = wordsOfClub(words);
+  const name = words.slice(0, count).join(' ');
+  const kind = kindFromName(name);
+  if (!kind) return undefined;
+  const line: Partial<Record<LineHead, string>> = { Club: name };
+  const rest = words.slice(count);
+  for (let i = 0; i < rest.length;) {
+    const part = partAt(rest, i, kind, line.Loft !== undefined);
+    if (!part || line[part.head] !== undefined) return undefined;
+    line[part.head] = part.text;
+    i += part.words;
+  }
+  return line.Carry === undefined ? undefined : line;
+}
+
+/** The part that begins at a word. */
+function partAt(
+  rest: readonly string[],
+  at: number,
+  kind: ClubKind,
+  hasLoft: boolean,
+): { head: LineHead; text: string; words: number } | undefined {
+  const [word, next] = [rest[at]!, rest[at + 1]];
+  const ofNext = said(SAYS_OF_NEXT, word);
+  if (ofNext && next !== undefined) return { head: ofNext, text: next, words: 2 };
+  const alone = said(SAYS, word);
+  if (alone) return { head: alone, text: word, words: 1 };
+  const ofLast = said(SAYS_OF_LAST, next);
+  if (ofLast && isCarry(word, kind)) return { head: ofLast, text: word, words: 2 };
+  const isCarryLater = (from: number) => rest.slice(from).some((one) => isCarry(one, kind));
+  const isMarked = /[°*]/.test(word);
+  if (!hasLoft && isLoft(word, kind) && (isMarked || isCarryLater(at + 1)))
+    return { head: 'Loft', text: word, words: 1 };
+  if (isCarry(word, kind)) return { head: 'Carry', text: word, words: 1 };
+  // "Rohr 120": a name and its weight, before the carry.
+  const isShaft = /^\p{L}[\p{L}-]+$/u.test(word) && ANY_NUMBER.test(next ?? '') && isCarryLater(at + 2);
+  return isShaft ? { head: 'Shaft', text: `${word} ${next!}`, words: 2 } : undefined;
+}

@@ -1,0 +1,24 @@
+const SET =
+  /^([1-9])\s?-?(?:i|irons?)?\s*(?:-|–|—|to|through|bis)\s*(?:([2-9])\s?-?i?|(p|pw|gw|aw|uw|sw))(?:\s+(?:irons?|set|eisen))?$/i;
+const WEDGES: Readonly<Record<string, readonly string[]>> = {
+  P: ['PW'],
+  PW: ['PW'],
+  GW: ['PW', 'GW'],
+  AW: ['PW', 'AW'],
+  UW: ['PW', 'UW'],
+  SW: ['PW', 'SW'],
+};
+
+/**
+ * The clubs of a set of irons, as it is sold.
+ * @example clubsOfSet('7-PW') // ['7 iron', '8 iron', '9 iron', 'PW']
+ * @returns undefined where the text is no set
+ */
+export function clubsOfSet(text: string): readonly string[] | undefined {
+  const [, first, last, wedge] = SET.exec(text.trim()) ?? [];
+  if (first === undefined) return undefined;
+  const to = Number(last ?? 9);
+  if (to <= Number(first)) return undefined;
+  const irons = Array.from({ length: to - Number(first) + 1 }, (_one, i) => `${Number(first) + i} iron`);
+  return [...irons, ...(wedge ? WEDGES[wedge.toUpperCase()]! : [])];
+}

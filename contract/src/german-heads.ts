@@ -1,0 +1,48 @@
+import type { Column } from './columns.js';
+
+/**
+ * Heads as lists in German have them, by what they mean here. Files of launch monitors have words of their own
+ * (`strike-columns.ts`).
+ */
+export const GERMAN_HEADS: Readonly<Record<string, Column['id']>> = {
+  schläger: 'name',
+  schlaeger: 'name',
+  schlägername: 'name',
+  kopf: 'head',
+  schlägerkopf: 'head',
+  modell: 'head',
+  'loft gemessen': 'loftMeasuredDeg',
+  'loft gebogen': 'loftSetDeg',
+  länge: 'lengthIn',
+  laenge: 'lengthIn',
+  schaft: 'shaft',
+  schaftgewicht: 'shaftWeightG',
+  härte: 'flex',
+  griff: 'grip',
+  griffgewicht: 'gripWeightG',
+  wicklungen: 'gripWraps',
+  schwunggewicht: 'swingWeight',
+  gesamtgewicht: 'totalWeightG',
+  kopfgewicht: 'headWeightG',
+  sohle: 'grind',
+  schliff: 'grind',
+  seriennummer: 'serial',
+  notiz: 'notes',
+  notizen: 'notes',
+  bemerkung: 'notes',
+  bemerkungen: 'notes',
+  preis: 'price',
+  weite: 'shot.full.carryM',
+  flugweite: 'shot.full.carryM',
+  'carry weite': 'shot.full.carryM',
+  schlagweite: 'shot.full.carryM',
+  gesamt: 'shot.full.totalM',
+  gesamtweite: 'shot.full.totalM',
+  flughöhe: 'shot.full.apexM',
+  höhe: 'shot.full.apexM',
+  landewinkel: 'shot.full.descentDeg',
+  streuung: 'shot.full.spreadM',
+  anzahl: 'shot.full.sampleSize',
+  schläge: 'shot.full.sampleSize',
+  datum: 'shot.full.takenOn',
+};
