@@ -272,6 +272,7 @@ ul {
   margin: 0;
   padding: 0;
   min-height: 40px;
+  container-type: inline-size;
 }
 .in ul {
   border-top: 2px solid var(--petrol);

@@ -143,7 +143,8 @@ li:focus-visible {
 .lock-why {
   line-height: 1.25;
 }
-@media (max-width: 520px) {
+/* Beside the picture of the round on a tablet, and on a phone. */
+@container (max-width: 410px) {
   li {
     grid-template-columns: 28px minmax(90px, 1fr) 116px 36px;
   }

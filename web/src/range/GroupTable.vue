@@ -141,11 +141,13 @@ const drift = (group: GroupSummary) => {
           </tr>
           <tr v-if="drift(group)" class="drift">
             <td colspan="13">
-              <span class="verdict warning">◆ {{ name(group) }}: {{ drift(group)!.words }}</span
-              >{{ ' ' }}
-              <span class="quiet"
-                >({{ drift(group)!.numbers }}; {{ counted(drift(group)!.before, 'shot') }} before)</span
-              >
+              <p class="in-sight">
+                <span class="verdict warning">◆ {{ name(group) }}: {{ drift(group)!.words }}</span
+                >{{ ' ' }}
+                <span class="quiet"
+                  >({{ drift(group)!.numbers }}; {{ counted(drift(group)!.before, 'shot') }} before)</span
+                >
+              </p>
             </td>
           </tr>
         </template>
@@ -155,6 +157,9 @@ const drift = (group: GroupSummary) => {
 </template>
 
 <style scoped>
+.scroll {
+  container-type: inline-size;
+}
 table {
   border-collapse: collapse;
   width: 100%;
@@ -217,5 +222,13 @@ th:last-child {
   border-top: 0;
   text-align: left;
   padding-top: 0;
+}
+/* A sentence is as wide as what can be seen of the table. */
+.in-sight {
+  position: sticky;
+  left: 0;
+  width: max-content;
+  max-width: 100cqi;
+  white-space: normal;
 }
 </style>
