@@ -17,6 +17,7 @@ import { readCell, type CellValue, readShotCell } from './cells.js';
 import { clubsOfSet } from './club-set.js';
 import { recogniseHead, type Column, type RecognisedColumn, type ShotPart } from './columns.js';
 import { readingSchema } from './schemas.js';
+import { withSets } from './set-rows.js';
 import type { ClubView } from './views.js';
 
 /** A cell that could not be taken, in place. Rows and columns count from 0 in the pasted or read table. */
@@ -226,6 +227,7 @@ export function planImport(
   const edits: ImportPlan['edits'][number][] = [];
   const same: ImportPlan['same'][number][] = [];
   const rejected: RejectedCell[] = [];
+  const sets: ClubRow[] = [];
   const seen = new Set<string>();
   for (const row of table.rows) {
     rejected.push(...row.rejected);
@@ -255,7 +257,7 @@ export function planImport(
     } else if (row.name === undefined) {
       if (row.rejected.length === 0) refuse('the row names no club');
     } else if (clubsOfSet(row.name)) {
-      adds.push(...addsOfSet(row, clubs));
+      sets.push(row);
     } else if (!row.kind) {
       refuse(`what kind of club is "${row.name}"?`, 'kind');
     } else {
@@ -269,7 +271,7 @@ export function planImport(
     }
   }
   return {
-    adds,
+    adds: withSets(adds, sets, clubs),
     edits,
     same,
     rejected,
@@ -290,22 +292,6 @@ function changesTo(spec: Spec, readings: readonly Reading[]): ReadingChange[] {
   return readings
     .filter((reading) => !sameValue(reading.value, spec[reading.key]?.value))
     .map((reading) => ({ ...reading, before: spec[reading.key]?.value ?? null }));
-}
-
-/** What all clubs of a set have in common. */
-const SET_READINGS: readonly Reading['key'][] = ['head', 'shaft', 'flex', 'swingWeight', 'grip', 'notes'];
-
-/** The clubs of a set that are not there yet: "4-PW", all with one shaft. */
-function addsOfSet({ row, name, readings }: ClubRow, clubs: readonly ClubView[]): ImportPlan['adds'] {
-  const isThere = (one: string) => clubs.some((club) => club.name.trim().toLowerCase() === one.toLowerCase());
-  return clubsOfSet(name!)!
-    .filter((one) => !isThere(one))
-    .map((one) => ({
-      row,
-      name: one,
-      kind: kindFromName(one)!,
-      readings: readings.filter(({ key }) => SET_READINGS.includes(key)),
-    }));
 }
 
 function matchClub(row: ClubRow, clubs: readonly ClubView[]): { club?: ClubView } | { reason: string } {

@@ -18,6 +18,7 @@ export * from './columns.js';
 export * from './cells.js';
 export * from './club-rows.js';
 export { clubsOfSet } from './club-set.js';
+export { missingOfSet } from './set-rows.js';
 export * from './club-text.js';
 export * from './several-players.js';
 export * from './split-table.js';

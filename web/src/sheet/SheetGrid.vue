@@ -230,7 +230,7 @@ defineExpose({ focus: cursor.focus, goTo: cursor.goTo });
               @keydown="onEditorKey"
               @blur="editor.commit(0, 0)"
             />
-            <span v-else class="quiet">Type a club: 7 iron, 3w, 56, or a set: 4-PW…</span>
+            <span v-else class="quiet">Type a club: 7 iron, 3w, 56, 4-PW…</span>
           </td>
         </tr>
       </tfoot>

@@ -6,7 +6,14 @@ import {
   type ClubKind,
   type LoftKey,
 } from '@tasche/core';
-import { clubsOfSet, loftByName, TableError, type BagView, type Command } from '@tasche/contract';
+import {
+  clubsOfSet,
+  loftByName,
+  missingOfSet,
+  TableError,
+  type BagView,
+  type Command,
+} from '@tasche/contract';
 import { v4 as newId } from 'uuid';
 import { useSessionStorage } from '@vueuse/core';
 import { computed, ref, type ComputedRef } from 'vue';
@@ -100,8 +107,12 @@ export function useSheetEditing(bag: ComputedRef<BagView | undefined>) {
     );
   }
 
-  /** "4-PW": every iron of the set, in one change. */
-  function addSet(names: readonly string[]): void {
+  /** "4-PW": every iron of the set that is not there yet, in one change. */
+  function addSet(all: readonly string[]): void {
+    const names = missingOfSet(all, store.clubs);
+    const there = all.filter((name) => !names.includes(name));
+    if (there.length > 0) notice.value = `In the locker already, and not added again: ${there.join(', ')}.`;
+    if (names.length === 0) return;
     const leftOut: string[] = [];
     const commands = names.flatMap((name, i) => {
       const added = addCommands(newId(), name, kindFromName(name)!, [], i);

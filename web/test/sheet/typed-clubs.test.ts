@@ -41,6 +41,12 @@ describe('a set of irons', () => {
     expect(waiting()).toEqual([['addClub', 'in 8 iron', 'addClub', 'in 9 iron', 'addClub', 'in PW']]);
   });
 
+  it('is completed where some of it is there', () => {
+    showSheet(sheetOf([clubView('8i'), clubView('PW')], ['8i', 'PW']));
+    expect(typed('8-PW').text()).toContain('In the locker already, and not added again: 8 iron, PW.');
+    expect(waiting()).toEqual([['addClub', 'in 9 iron']]);
+  });
+
   it('leaves out what the bag has no room for, and says so', () => {
     const sheet = sheetOf([clubView('7 iron')], ['7 iron']);
     sheet.player.gapSettings = { clubLimit: 2 };
