@@ -23,6 +23,9 @@ const LONG: readonly ClubKind[] = ['driver', 'fairway', 'hybrid', 'driving iron'
 /** No club of anybody carries less far, where its column says that it is a carry. Our choice. */
 const MIN_COLUMN_CARRY = 15;
 
+/** Nor does any carry farther: a larger number is a model's, or the size of a head. Our choice. */
+const MAX_CARRY = 400;
+
 export const minCarry = (kind: ClubKind) => (LONG.includes(kind) ? MIN_LONG_CARRY : MIN_CARRY);
 
 export const NUMBER = /^[+-]?\d{1,3}([.,]\d+)?$/;
@@ -48,7 +51,8 @@ export function isLoft(word: string, kind: ClubKind): boolean {
 export function isCarry(word: string, kind: ClubKind): boolean {
   const [, from, to] = CARRY.exec(word) ?? [];
   if (from === undefined) return false;
-  return to === undefined && !NUMBER.test(word) ? true : valueOf(from) >= minCarry(kind);
+  if (to === undefined && !NUMBER.test(word)) return true;
+  return valueOf(from) >= minCarry(kind) && valueOf(from) <= MAX_CARRY;
 }
 
 /** Whether a word may be a carry where its column says that it is one. */

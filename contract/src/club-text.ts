@@ -1,5 +1,12 @@
 import { kindFromName } from '@tasche/core';
-import { readClubTable, readHeads, type ClubTable, type TableOptions } from './club-rows.js';
+import {
+  planImport,
+  readClubTable,
+  readHeads,
+  type ClubTable,
+  type ImportPlan,
+  type TableOptions,
+} from './club-rows.js';
 import { asClubLines } from './club-lines.js';
 import { columnOf, type RecognisedColumn } from './columns.js';
 import { TableError, isBlankRow, splitTable } from './split-table.js';
@@ -190,4 +197,18 @@ export function headedText(text: string): HeadedCells {
 export function readClubText(text: string, options: TableOptions, player?: string): ClubTable {
   const { heads, columns, cells, firstLine } = ofPlayer(headedText(text), player);
   return { ...readClubTable(cells, columns, heads, options), firstLine };
+}
+
+/**
+ * One club typed with how far it goes: "Driver 10.5 245", "7i 155".
+ * @returns undefined where no carry is said, so that "SW 56" and "Hybrid 22" stay names, or where a part of the
+ * line cannot be read
+ */
+export function readTypedClub(text: string, options: TableOptions): ImportPlan['adds'][number] | undefined {
+  const table = findClubLines(splitTable(text));
+  if (!table) return undefined;
+  const { adds, rejected } = planImport(readClubTable(table.cells, table.columns, table.heads, options), []);
+  const [club, ...others] = adds;
+  const saysCarry = club?.readings.some(({ key }) => key === 'shot.full');
+  return club && saysCarry && others.length + rejected.length === 0 ? club : undefined;
 }

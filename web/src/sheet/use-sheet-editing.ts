@@ -10,6 +10,7 @@ import {
   clubsOfSet,
   loftByName,
   missingOfSet,
+  readTypedClub,
   TableError,
   type BagView,
   type Command,
@@ -36,6 +37,8 @@ export interface LoftQuestion {
   key: LoftKey | null;
   lofts: readonly { clubId: string; name: string; deg: number; takenOn: string }[];
 }
+
+type TypedClub = Pick<NonNullable<ReturnType<typeof readTypedClub>>, 'name' | 'kind' | 'readings'>;
 
 /**
  * Turns what is typed and pasted into the sheet into changes, and keeps what could not be taken where it was
@@ -123,10 +126,24 @@ export function useSheetEditing(bag: ComputedRef<BagView | undefined>) {
     store.change(commands, counted(names.length, 'club'));
   }
 
+  function addOne({ name, kind, readings }: TypedClub): void {
+    const { commands, isLeftOut } = addCommands(newId(), name, kind, readings);
+    if (isLeftOut) sayLeftOut([name]);
+    const others = namesakes.clubsCalled(name);
+    namesakes.added(name, store.change(commands), others, isLeftOut);
+  }
+
+  /** @param name what was typed as a new club; it may say more of it, or be a set */
   function add(name: string, kind: ClubKind | undefined = kindFromName(name)): void {
     const set = clubsOfSet(name);
     if (set) {
       addSet(set);
+      return;
+    }
+    const typed = readTypedClub(name, { distanceUnit: unit(), takenOn: today() });
+    if (typed) {
+      kindWanted.value = null;
+      addOne(typed);
       return;
     }
     if (!kind) {
@@ -135,10 +152,7 @@ export function useSheetEditing(bag: ComputedRef<BagView | undefined>) {
     }
     kindWanted.value = null;
     const loft = loftByName(name, kind, [], today());
-    const { commands, isLeftOut } = addCommands(newId(), name, kind, loft ? [loft] : []);
-    if (isLeftOut) sayLeftOut([name]);
-    const others = namesakes.clubsCalled(name);
-    namesakes.added(name, store.change(commands), others, isLeftOut);
+    addOne({ name, kind, readings: loft ? [loft] : [] });
   }
 
   const clubLimit = () => store.sheet!.player.gapSettings.clubLimit ?? DEFAULT_GAP_SETTINGS.clubLimit;

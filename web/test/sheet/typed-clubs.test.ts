@@ -56,6 +56,35 @@ describe('a set of irons', () => {
   });
 });
 
+describe('a club typed with how far it goes', () => {
+  const readings = () =>
+    (useOutbox().waiting as { request: ChangeRequest }[]).flatMap(({ request }) =>
+      request.commands.flatMap((command) =>
+        command.do === 'addClub' ? [[command.club.name, ...command.readings.map(({ key }) => key)]] : [],
+      ),
+    );
+
+  it('has its carry, and its loft where it is said too', () => {
+    typed('Driver 10.5 245');
+    typed('8i 140 m');
+    expect(readings()).toEqual([
+      ['Driver', 'loftStampedDeg', 'shot.full'],
+      ['8i', 'shot.full'],
+    ]);
+  });
+
+  it('keeps a number that is part of its name, or of which nobody knows what it says', () => {
+    for (const name of ['SW 56', 'Hybrid 22', 'Driver 460', '9 iron 770', '5 wood 18']) typed(name);
+    expect(readings().map(([name]) => name)).toEqual([
+      'SW 56',
+      'Hybrid 22',
+      'Driver 460',
+      '9 iron 770',
+      '5 wood 18',
+    ]);
+  });
+});
+
 describe('a club typed under a name that is there already', () => {
   it('is added, and said to be a second one; undone, nothing more is said', async () => {
     const view = typed('7 IRON');
