@@ -96,8 +96,8 @@ function withBracketedLoft(name: string, carry: string): ClubLine {
 /** The highest number a club is called by, but for wedges, which are called by their lofts. */
 const MAX_CLUB_NUMBER = 12;
 const MAX_WEDGE_NUMBER = 64;
-/** What no club is called by: a length, a speed, a decimal. */
-const MEASURE = /^\d+(?:[.,]\d+)?(?:"|″|in|inch|cm|mph|km\/h|m\/s|g)$/i;
+/** What no club is called by: a length, a speed, a distance, a weight. */
+const MEASURE = /^\d+(?:[.,]\d+)?(?:"|″|in|inch|cm|mph|km\/h|m\/s|g|y|yds?|yards|m|metres|meters)$/i;
 /**
  * Whether what would be a club's name holds a number that says something of it: "Driver 230", "7 iron 31",
  * "Driver 9 Siv 60".

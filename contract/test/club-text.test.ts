@@ -313,7 +313,7 @@ describe('a file of clubs as people keep it', () => {
       ['Driving iron 2', 'loftStampedDeg 18', 'shot.full 235'].sort(),
     );
     // What could be two things is left to be fixed; no club is called by its speed, nor by its shaft.
-    for (const line of ['7i 31 Rohr 120', 'Driver 105mph 250', '7 iron 85mph 160']) {
+    for (const line of ['7i 31 Rohr 120', 'Driver 105mph 250', '7 iron 85mph 160', '7 iron 150y 155y']) {
       const { adds, rejected } = planned([line, '8i 150', '9i 138']);
       expect(adds[0]!.name, line).toMatch(/^(7i|Driver|7 iron)$/);
       expect(rejected.length, line).toBe(1);

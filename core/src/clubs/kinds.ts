@@ -34,7 +34,7 @@ const KIND_PATTERNS: readonly [RegExp, ClubKind][] = [
   [/chip/i, 'chipper'],
   [/^(driver|dr|d|1 ?-?w(ood)?)$/i, 'driver'],
   [/driv(ing|e)?\.?[ -]?iron|drv[ -]?iron|^di ?\d*$|^\d ?di$|^ut(ility)?[ -]?iron/i, 'driving iron'],
-  [/hy|^\d ?-?h$|^h ?\d+$/i, 'hybrid'],
+  [/hy|rescue|^\d ?-?h$|^h ?\d+$/i, 'hybrid'],
   [/wood|holz|fairway|\bfwy\b|^\d+ ?-?w$|^w ?[3-9]$|^(fw|fwy) ?\d*$|^\d+ ?fw$/i, 'fairway'],
   // "PW", "P/W", "SW 56", "LW60"; alone on the sole of a set wedge stands its first letter.
   [/wedge|^[pgauls]\/?w( ?(4[0-9]|5[0-9]|6[0-9]) ?°?)?$|^[pgsl]$/i, 'wedge'],
