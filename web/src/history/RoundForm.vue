@@ -14,7 +14,7 @@ import { useForm } from '../fields/use-form';
 import { useSheet } from '../sheet/sheet-store';
 
 /** A round outside any event: when, where, with which bag. */
-const props = defineProps<{ round?: RoundPlayedDetails }>();
+const props = defineProps<{ round?: RoundPlayedDetails & { id: string } }>();
 const emit = defineEmits<{ save: [round: Omit<RoundPlayedDetails, 'after'>]; leave: [] }>();
 const store = useSheet();
 const schedule = useSchedule();
@@ -28,7 +28,7 @@ const draft = reactive({
   name: props.round?.name ?? '',
 });
 const { wasKept, isWritten, startOver, end } = useKeptDraft(
-  `round/${store.sheet!.player.id}/${props.round ? 'edit' : 'new'}`,
+  `round/${store.sheet!.player.id}/${props.round?.id ?? 'new'}`,
   wholeDraft(draft),
 );
 const { rules, submit } = useForm(draft, {

@@ -11,7 +11,7 @@ import { addDays, format } from 'date-fns';
 import { reactive } from 'vue';
 
 /** The week in words: name, course, days, ground and weather. */
-const props = defineProps<{ playerId: string; plan?: PlanDetails; action: string }>();
+const props = defineProps<{ playerId: string; plan?: PlanDetails & { id: string }; action: string }>();
 const emit = defineEmits<{ save: [details: PlanDetails]; leave: [] }>();
 
 const draft = reactive<PlanDetails>({
@@ -23,7 +23,7 @@ const draft = reactive<PlanDetails>({
   weather: props.plan?.weather ?? '',
 });
 const { wasKept, isWritten, startOver, end } = useKeptDraft(
-  `week/${props.playerId}/${props.plan ? 'edit' : 'new'}`,
+  `week/${props.playerId}/${props.plan?.id ?? 'new'}`,
   wholeDraft(draft),
 );
 const { rules, submit } = useForm(draft, {

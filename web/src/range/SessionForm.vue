@@ -14,7 +14,11 @@ import { today } from '../app/day';
 import { useSheet } from '../sheet/sheet-store';
 
 /** Where a session is held and what is hit off; its air is set beside it once it is open. */
-const props = defineProps<{ session?: SessionDetails; baseline: PlayingConditions; action: string }>();
+const props = defineProps<{
+  session?: SessionDetails & { id: string };
+  baseline: PlayingConditions;
+  action: string;
+}>();
 const emit = defineEmits<{ save: [details: SessionDetails]; leave: [] }>();
 
 const store = useSheet();
@@ -28,7 +32,7 @@ const draft = reactive<SessionDetails>({
   surface: props.session?.surface ?? MEDIUM_FAIRWAY,
 });
 const { wasKept, isWritten, startOver, end } = useKeptDraft(
-  `session/${store.sheet!.player.id}/${props.session ? 'edit' : 'new'}`,
+  `session/${store.sheet!.player.id}/${props.session?.id ?? 'new'}`,
   wholeDraft(draft),
 );
 const { rules, submit } = useForm(draft, {

@@ -71,10 +71,10 @@ it('a form that was only looked at keeps nothing', async () => {
 const Any = defineComponent({
   props: { begins: { type: String, required: true } },
   setup(props, { expose }) {
-    const draft = reactive({ name: props.begins });
+    const draft = reactive({ name: props.begins, days: 7, air: { wind: 8, rain: 1 } });
     const kept = useKeptDraft('any', wholeDraft(draft));
     expose({ draft, wasKept: kept.wasKept });
-    return () => h('p', draft.name);
+    return () => h('p', `${draft.name}, days ${draft.days}, wind ${draft.air.wind}, rain ${draft.air.rain}`);
   },
 });
 it('is hidden from another person who signs in', async () => {
@@ -87,13 +87,33 @@ it('is hidden from another person who signs in', async () => {
 });
 
 it.each([
-  ['a row that was changed since', JSON.stringify({ begun: '{"name":"old"}', typed: '{"name":"mine"}' })],
-  ['what no form wrote', '{"typed":'],
-])('%s starts over', (_why, kept) => {
+  ['where no form wrote it', '{"typed":'],
+  ['where no form wrote such fields', JSON.stringify({ begun: '7', typed: '"8"' })],
+  ['where nothing was written', JSON.stringify({ begun: '{"name":"old"}', typed: '{"name":"old"}' })],
+])('a draft starts over %s', (_why, kept) => {
   sessionStorage.setItem(keyOfDraft('any'), kept);
   const view = mount(Any, { props: { begins: 'new' } });
-  expect(view.text()).toBe('new');
+  expect(view.text()).toBe('new, days 7, wind 8, rain 1');
   expect(isDraftKept('any')).toBe(false);
+  view.unmount();
+});
+
+it('what was written stands over a row that was changed since; what nobody wrote in is as it is now', async () => {
+  const begun = JSON.stringify({ name: 'old', days: 14, air: { wind: 2, rain: 0 } });
+  const typed = JSON.stringify({ name: 'mine', days: 14, air: { wind: 2, rain: 5 } });
+  sessionStorage.setItem(keyOfDraft('any'), JSON.stringify({ begun, typed }));
+  const view = mount(Any, { props: { begins: 'new' } });
+  expect(view.text()).toBe('mine, days 7, wind 8, rain 5');
+  expect((view.vm as unknown as { wasKept: boolean }).wasKept).toBe(true);
+  expect(isDraftKept('any')).toBe(true);
+  // Kept on as what it is by now.
+  (view.vm as unknown as { draft: { name: string } }).draft.name = 'mine again';
+  await flushPromises();
+  view.unmount();
+  const again = mount(Any, { props: { begins: 'new' } });
+  expect(again.text()).toBe('mine again, days 7, wind 8, rain 5');
+  again.unmount();
+  sessionStorage.clear();
 });
 
 it('Escape leaves a form in which nothing is written, and no other: a draft is not given up by it', async () => {
