@@ -39,6 +39,12 @@ function wordsOfClub(words: readonly string[]): number {
   return count;
 }
 
+/** Whether a name says which club it is and nothing else: "7 iron", not "7 iron Rohr", which may be its shaft. */
+export function isPlainClub(name: string): boolean {
+  const words = name.split(' ');
+  return wordsOfClub(words) === words.length;
+}
+
 /** What a word says by itself. */
 const SAYS: readonly [RegExp, LineHead][] = [
   [/^[A-F]\d(\.\d)?$/, 'Swing weight'],

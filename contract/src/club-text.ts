@@ -7,6 +7,7 @@ import {
   type ImportPlan,
   type TableOptions,
 } from './club-rows.js';
+import { isPlainClub } from './club-line-parts.js';
 import { asClubLines } from './club-lines.js';
 import { columnOf, type RecognisedColumn } from './columns.js';
 import { TableError, isBlankRow, splitTable } from './split-table.js';
@@ -201,8 +202,8 @@ export function readClubText(text: string, options: TableOptions, player?: strin
 
 /**
  * One club typed with how far it goes: "Driver 10.5 245", "7i 155".
- * @returns undefined where no carry is said, so that "SW 56" and "Hybrid 22" stay names, or where a part of the
- * line cannot be read
+ * @returns undefined where no carry is said, so that "SW 56" and "Hybrid 22" stay names, and where a part of the
+ * line cannot be read or may be something else: "7 iron Rohr 120"
  */
 export function readTypedClub(text: string, options: TableOptions): ImportPlan['adds'][number] | undefined {
   const table = findClubLines(splitTable(text));
@@ -210,5 +211,6 @@ export function readTypedClub(text: string, options: TableOptions): ImportPlan['
   const { adds, rejected } = planImport(readClubTable(table.cells, table.columns, table.heads, options), []);
   const [club, ...others] = adds;
   const saysCarry = club?.readings.some(({ key }) => key === 'shot.full');
-  return club && saysCarry && others.length + rejected.length === 0 ? club : undefined;
+  const isSure = club !== undefined && isPlainClub(club.name) && others.length + rejected.length === 0;
+  return isSure && saysCarry ? club : undefined;
 }

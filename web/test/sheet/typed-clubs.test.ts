@@ -74,14 +74,17 @@ describe('a club typed with how far it goes', () => {
   });
 
   it('keeps a number that is part of its name, or of which nobody knows what it says', () => {
-    for (const name of ['SW 56', 'Hybrid 22', 'Driver 460', '9 iron 770', '5 wood 18']) typed(name);
-    expect(readings().map(([name]) => name)).toEqual([
+    const names = [
       'SW 56',
       'Hybrid 22',
       'Driver 460',
       '9 iron 770',
       '5 wood 18',
-    ]);
+      '7 iron Rohr 120',
+      '50.08 F 115',
+    ];
+    for (const name of names) typed(name);
+    expect(readings().map(([name]) => name)).toEqual(names);
   });
 });
 
