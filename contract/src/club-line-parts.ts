@@ -39,10 +39,17 @@ function wordsOfClub(words: readonly string[]): number {
   return count;
 }
 
-/** Whether a name says which club it is and nothing else: "7 iron", not "7 iron Rohr", which may be its shaft. */
+/** The bounce or the grind of a wedge, behind its name. */
+const SOLE = /^(\(?\d{1,2}\)?|[a-z]{1,2})$/i;
+
+/**
+ * Whether a name says which club it is and nothing else: "7 iron", "50.08 F"; not "7 iron Rohr", which may be its
+ * shaft.
+ */
 export function isPlainClub(name: string): boolean {
   const words = name.split(' ');
-  return wordsOfClub(words) === words.length;
+  const others = words.slice(wordsOfClub(words));
+  return others.length === 0 || (kindFromName(name) === 'wedge' && others.every((word) => SOLE.test(word)));
 }
 
 /** What a word says by itself. */

@@ -67,22 +67,16 @@ describe('a club typed with how far it goes', () => {
   it('has its carry, and its loft where it is said too', () => {
     typed('Driver 10.5 245');
     typed('8i 140 m');
+    typed('50.08 F 115');
     expect(readings()).toEqual([
       ['Driver', 'loftStampedDeg', 'shot.full'],
       ['8i', 'shot.full'],
+      ['50.08 F', 'shot.full', 'loftStampedDeg'],
     ]);
   });
 
   it('keeps a number that is part of its name, or of which nobody knows what it says', () => {
-    const names = [
-      'SW 56',
-      'Hybrid 22',
-      'Driver 460',
-      '9 iron 770',
-      '5 wood 18',
-      '7 iron Rohr 120',
-      '50.08 F 115',
-    ];
+    const names = ['SW 56', 'Hybrid 22', 'Driver 460', '9 iron 770', '5 wood 18', '7 iron Rohr 120'];
     for (const name of names) typed(name);
     expect(readings().map(([name]) => name)).toEqual(names);
   });
