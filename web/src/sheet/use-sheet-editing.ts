@@ -52,8 +52,8 @@ export function useSheetEditing(bag: ComputedRef<BagView | undefined>) {
     `tasche.refused/${store.sheet!.player.id}`,
     new Map<string, { text: string; reason: string }>(),
   );
-  /** A club whose name does not say what it is. */
   const undoStack = useUndo();
+  /** A club whose name does not say what it is. */
   const kindWanted = ref<string | null>(null);
   const notice = ref('');
   const asked = ref<LoftQuestion | null>(null);
@@ -114,16 +114,19 @@ export function useSheetEditing(bag: ComputedRef<BagView | undefined>) {
   function addSet(all: readonly string[]): void {
     const names = missingOfSet(all, store.clubs);
     const there = all.filter((name) => !names.includes(name));
-    if (there.length > 0) notice.value = `In the locker already, and not added again: ${there.join(', ')}.`;
-    if (names.length === 0) return;
     const leftOut: string[] = [];
     const commands = names.flatMap((name, i) => {
       const added = addCommands(newId(), name, kindFromName(name)!, [], i);
       if (added.isLeftOut) leftOut.push(name);
       return added.commands;
     });
-    if (leftOut.length > 0) sayLeftOut(leftOut);
-    store.change(commands, counted(names.length, 'club'));
+    if (names.length > 0) store.change(commands, counted(names.length, 'club'));
+    notice.value = [
+      there.length > 0 ? `In the locker already, and not added again: ${there.join(', ')}.` : '',
+      leftOut.length > 0 ? leftOutWords(leftOut) : '',
+    ]
+      .join(' ')
+      .trim();
   }
 
   function addOne({ name, kind, readings }: TypedClub): void {
@@ -156,8 +159,10 @@ export function useSheetEditing(bag: ComputedRef<BagView | undefined>) {
   }
 
   const clubLimit = () => store.sheet!.player.gapSettings.clubLimit ?? DEFAULT_GAP_SETTINGS.clubLimit;
+  const leftOutWords = (names: readonly string[]) =>
+    `${bag.value!.name} holds ${counted(clubLimit(), 'club')}, the limit: ${names.join(', ')} went into the locker only.`;
   function sayLeftOut(names: readonly string[]): void {
-    notice.value = `${bag.value!.name} holds ${counted(clubLimit(), 'club')}, the limit: ${names.join(', ')} went into the locker only.`;
+    notice.value = leftOutWords(names);
   }
 
   /** A new club goes into the bag too, unless the bag is the gamer, or ready, and full. */

@@ -53,6 +53,10 @@ describe('a set of irons', () => {
     showSheet(sheet);
     expect(typed('8-PW').text()).toContain('9 iron, PW went into the locker only');
     expect(waiting()).toEqual([['addClub', 'in 8 iron', 'addClub', 'addClub']]);
+    // Some of it there, and no room for the rest: both are said.
+    const words = typed('7-AW').text();
+    expect(words).toContain('not added again: 7 iron, 8 iron, 9 iron, PW');
+    expect(words).toContain('AW went into the locker only');
   });
 });
 
