@@ -17,7 +17,7 @@ import { readCell, type CellValue, readShotCell } from './cells.js';
 import { clubsOfSet } from './club-set.js';
 import { recogniseHead, type Column, type RecognisedColumn, type ShotPart } from './columns.js';
 import { readingSchema } from './schemas.js';
-import { withSets } from './set-rows.js';
+import { lostOfSet, withSets } from './set-rows.js';
 import type { ClubView } from './views.js';
 
 /** A cell that could not be taken, in place. Rows and columns count from 0 in the pasted or read table. */
@@ -258,6 +258,8 @@ export function planImport(
       if (row.rejected.length === 0) refuse('the row names no club');
     } else if (clubsOfSet(row.name)) {
       sets.push(row);
+      const lost = lostOfSet(row, clubs);
+      if (lost) refuse(lost);
     } else if (!row.kind) {
       refuse(`what kind of club is "${row.name}"?`, 'kind');
     } else {

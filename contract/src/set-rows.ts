@@ -18,6 +18,18 @@ export function missingOfSet(names: readonly string[], clubs: readonly Pick<Club
   return names.filter((name) => !there.has(keyOf(name)));
 }
 
+/** Why not all that a set's row says is taken, or undefined where it is. */
+export function lostOfSet({ name, readings }: ClubRow, clubs: readonly ClubView[]): string | undefined {
+  const all = clubsOfSet(name!)!;
+  const missing = missingOfSet(all, clubs);
+  const there = all.filter((one) => !missing.includes(one));
+  if (readings.some(({ key }) => !SHARED.includes(key)))
+    return `${name!} is ${all.length} clubs; give loft, length and carry club by club`;
+  return there.length > 0 && readings.length > 0
+    ? `${there.join(', ')}: in the locker already; give what is new of them club by club`
+    : undefined;
+}
+
 /**
  * Clubs to be added with those of the sets among the rows: each club that is not there yet. One that has a row of
  * its own too is added once, with what both say.

@@ -335,11 +335,31 @@ describe('a file of clubs as people keep it', () => {
       expect(clubsOfSet(text), text).toBeUndefined();
     const named = (lines: readonly string[]) =>
       planned(lines).adds.map(({ name, kind, readings }) => [name, kind, ...readings.map(({ key }) => key)]);
-    expect(named(['Club,Loft,Shaft,Carry', '8-PW,38,Rohr 120,150'])).toEqual([
+    const lines = ['Club,Loft,Shaft,Carry', '8-PW,38,Rohr 120,150'];
+    expect(named(lines)).toEqual([
       ['8 iron', 'iron', 'shaft'],
       ['9 iron', 'iron', 'shaft'],
       ['PW', 'wedge', 'shaft'],
     ]);
+    // What cannot be true of every club, or of one that is there already, is not dropped without a word.
+    expect(planned(lines).rejected.map(({ reason }) => reason)).toEqual([
+      '8-PW is 3 clubs; give loft, length and carry club by club',
+    ]);
+    expect(planned(['Club,Shaft', '8-PW,Rohr 120']).rejected).toEqual([]);
+    const owned = {
+      id: '00000000-0000-4000-8000-000000000001',
+      playerId: '00000000-0000-4000-8000-000000000000',
+      version: 1,
+      name: '8i',
+      kind: 'iron' as const,
+      spec: {},
+      removed: false,
+    };
+    const over = planImport(read(['Club,Shaft', '8-PW,Rohr 120']), [owned]);
+    expect(over.adds.map(({ name }) => name)).toEqual(['9 iron', 'PW']);
+    expect(over.rejected[0]!.reason).toBe(
+      '8 iron: in the locker already; give what is new of them club by club',
+    );
     // A row of its own says more of one of them.
     expect(named(['Driver 250', '8-PW set, Rohr 120', '9i 150', '54 100'])).toEqual([
       ['Driver', 'driver', 'shot.full'],
