@@ -19,7 +19,7 @@ export const missingPart = readonly(missing);
 
 const here = () => location.pathname + location.search;
 
-function isMissing(): void {
+function noteMissing(): void {
   missing.value ??= { address: here() };
 }
 
@@ -28,7 +28,7 @@ export function watchParts(router: Router): void {
   let didFail = false;
   window.addEventListener('vite:preloadError', () => {
     didFail = true;
-    isMissing();
+    noteMissing();
   });
   router.beforeEach(() => {
     didFail = false;
@@ -39,9 +39,11 @@ export function watchParts(router: Router): void {
   });
 }
 
-/** A worker whose program did not come answers nothing, ever. */
+/** A worker whose program did not come answers nothing, ever. A fault of one that runs has a message. */
 export function watchWorker(worker: Worker): Worker {
-  worker.addEventListener('error', isMissing);
+  worker.addEventListener('error', (event: Event) => {
+    if (!('message' in event)) noteMissing();
+  });
   return worker;
 }
 

@@ -13,7 +13,7 @@ type Work<T> = (
   soFar: (answer: T) => void,
 ) => Promise<T>;
 
-/** Each takes some 50 MB. Our choice. */
+/** Each keeps memory of its own. Our choice. */
 const MAX_WORKERS = 4;
 
 /** Something long about rounds, by workers of its own, with how far it is and a way to stop it. */

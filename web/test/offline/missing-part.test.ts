@@ -57,6 +57,7 @@ describe('a part of the program that does not come', () => {
   it('may be a worker’s, which would never answer', async () => {
     const worker = new EventTarget() as unknown as Worker;
     expect(watchWorker(worker)).toBe(worker);
+    worker.dispatchEvent(new ErrorEvent('error', { message: 'a fault of our own' }));
     expect(missingPart.value).toBeNull();
     worker.dispatchEvent(new Event('error'));
     expect(mount(MissingPartBar).text()).toContain('A part of this page could not be opened.');
