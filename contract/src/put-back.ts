@@ -22,48 +22,64 @@ export interface PutBack {
 
 /** Every club that was in the gamer then or is in a bag now is looked at; others lie where they lie. */
 export function putBack(sheet: SheetView, then: DayView, today: string, newId: () => string): PutBack {
-  const cannot: string[] = [];
-  const standing = sheet.bags.find(({ gamer }) => gamer);
-  const old = then.gamer && sheet.bags.find(({ id }) => id === then.gamer!.bagId);
-  // A bag that is gone lives on in the clubs of the one that is here.
-  const bag = old ?? standing;
-  const commands: Command[] = [];
-  const [out, into]: [string[], string[]] = [[], []];
-  let gamerName: string | null = null;
-  if (!then.gamer) cannot.push('There was no gamer on that day.');
-  else if (bag) {
-    const owned = new Set(sheet.clubs.map(({ id }) => id));
-    for (const id of then.gamer.clubIds.filter((one) => !owned.has(one))) {
-      const name = then.clubs.find((club) => club.id === id)?.name ?? 'A club';
-      cannot.push(`${name} was deleted since; its deletion can be undone in the history.`);
-    }
-    const wanted = then.gamer.clubIds.filter((id) => owned.has(id));
-    out.push(...bag.clubIds.filter((id) => !wanted.includes(id)));
-    into.push(...wanted.filter((id) => !bag.clubIds.includes(id)));
-    if (bag.planId !== null && out.length + into.length > 0) {
-      cannot.push(`${bag.name} belongs to a plan; its clubs change by the plan’s swaps alone.`);
-      out.length = 0;
-      into.length = 0;
-    }
-    for (const clubId of out) commands.push({ do: 'takeOut', bagId: bag.id, clubId });
-    for (const clubId of into) commands.push({ do: 'putIn', bagId: bag.id, clubId });
-    if (!bag.gamer) {
-      commands.push({ do: 'makeGamer', bagId: bag.id });
-      gamerName = bag.name;
-    }
-  }
+  const gamer = gamerPutBack(sheet, then);
   const ball = ballPutBack(sheet, then, today);
-  if (ball) {
-    const { id, version, balls } = sheet.player;
-    const kept = balls.filter(({ from }) => from !== today);
-    commands.push({
-      do: 'editPlayer',
-      playerId: id,
-      version,
-      set: { balls: [...kept, { name: ball, from: today }] },
+  const clubs = clubsPutBack(sheet, then, today, newId);
+  return {
+    ...gamer,
+    ball: ball?.name ?? null,
+    byHand: clubs.byHand,
+    atBench: clubs.atBench,
+    commands: [...gamer.commands, ...(ball ? [ball.command] : []), ...clubs.commands],
+  };
+}
+
+/** What brings the clubs that were in the gamer then back into it, and takes out the others. */
+function gamerPutBack(
+  sheet: SheetView,
+  then: DayView,
+): Pick<PutBack, 'commands' | 'out' | 'in' | 'gamerName' | 'cannot'> {
+  const nothing = { commands: [], out: [], in: [], gamerName: null };
+  if (!then.gamer) return { ...nothing, cannot: ['There was no gamer on that day.'] };
+  const { bagId, clubIds } = then.gamer;
+  // A bag that is gone lives on in the clubs of the one that is here.
+  const bag = sheet.bags.find(({ id }) => id === bagId) ?? gamerOf(sheet);
+  if (!bag) return { ...nothing, cannot: [] };
+  const owned = new Set(sheet.clubs.map(({ id }) => id));
+  const cannot = clubIds
+    .filter((id) => !owned.has(id))
+    .map((id) => {
+      const name = then.clubs.find((club) => club.id === id)?.name ?? 'A club';
+      return `${name} was deleted since; its deletion can be undone in the history.`;
     });
+  const wanted = clubIds.filter((id) => owned.has(id));
+  let out = bag.clubIds.filter((id) => !wanted.includes(id));
+  let into = wanted.filter((id) => !bag.clubIds.includes(id));
+  if (bag.planId !== null && out.length + into.length > 0) {
+    cannot.push(`${bag.name} belongs to a plan; its clubs change by the plan’s swaps alone.`);
+    [out, into] = [[], []];
   }
-  const looked = new Set([...(then.gamer?.clubIds ?? []), ...(standing?.clubIds ?? [])]);
+  const commands: Command[] = [
+    ...out.map((clubId): Command => ({ do: 'takeOut', bagId: bag.id, clubId })),
+    ...into.map((clubId): Command => ({ do: 'putIn', bagId: bag.id, clubId })),
+  ];
+  if (!bag.gamer) commands.push({ do: 'makeGamer', bagId: bag.id });
+  return { commands, out, in: into, gamerName: bag.gamer ? null : bag.name, cannot };
+}
+
+function gamerOf({ bags }: SheetView): SheetView['bags'][number] | undefined {
+  return bags.find(({ gamer }) => gamer);
+}
+
+/** What each club is changed by to be as it was: by hand at once, or by a ticket for the bench. */
+function clubsPutBack(
+  sheet: SheetView,
+  then: DayView,
+  today: string,
+  newId: () => string,
+): Pick<PutBack, 'commands' | 'byHand' | 'atBench'> {
+  const looked = new Set([...(then.gamer?.clubIds ?? []), ...(gamerOf(sheet)?.clubIds ?? [])]);
+  const commands: Command[] = [];
   const byHand: PutBack['byHand'][number][] = [];
   const atBench: PutBack['atBench'][number][] = [];
   for (const club of sheet.clubs.filter(({ id }) => looked.has(id))) {
@@ -75,23 +91,22 @@ export function putBack(sheet: SheetView, then: DayView, today: string, newId: (
       commands.push({ do: 'editClub', clubId: club.id, version: club.version, readings: [...readings] });
     }
     if (jobs.length > 0) atBench.push({ club, jobs });
-    for (const { job, wanted } of jobs)
-      commands.push({
-        do: 'addTicket',
-        ticket: {
-          id: newId(),
-          playerId: sheet.player.id,
-          clubId: club.id,
-          job,
-          wanted: [...wanted],
-          name: `${JOB_NAMES[job] ?? 'Build'} the ${club.name} as it was`,
-          why: `as it was on ${then.day}`,
-          eventId: null,
-          dueOn: null,
-        },
-      });
+    for (const { job, wanted } of jobs) {
+      const ticket: Extract<Command, { do: 'addTicket' }>['ticket'] = {
+        id: newId(),
+        playerId: sheet.player.id,
+        clubId: club.id,
+        job,
+        wanted: [...wanted],
+        name: `${JOB_NAMES[job] ?? 'Build'} the ${club.name} as it was`,
+        why: `as it was on ${then.day}`,
+        eventId: null,
+        dueOn: null,
+      };
+      commands.push({ do: 'addTicket', ticket });
+    }
   }
-  return { commands, out, in: into, gamerName, ball, byHand, atBench, cannot };
+  return { commands, byHand, atBench };
 }
 
 const JOB_NAMES: Partial<Record<TicketDetails['job'], string>> = {
@@ -103,7 +118,15 @@ const JOB_NAMES: Partial<Record<TicketDetails['job'], string>> = {
   weight: 'Weight',
 };
 
-/** The ball that was in play then, where another is now. */
-function ballPutBack({ player }: SheetView, { ball }: DayView, today: string): string | null {
-  return ball !== null && ball !== ballOn(player.balls, today) ? ball : null;
+/** The ball that was in play then, where another is now, and what puts it in play today. */
+function ballPutBack(
+  { player }: SheetView,
+  { ball: name }: DayView,
+  today: string,
+): { name: string; command: Command } | null {
+  const { id, version, balls } = player;
+  if (name === null || name === ballOn(balls, today)) return null;
+  const kept = balls.filter(({ from }) => from !== today);
+  const set = { balls: [...kept, { name, from: today }] };
+  return { name, command: { do: 'editPlayer', playerId: id, version, set } };
 }

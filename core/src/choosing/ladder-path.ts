@@ -27,47 +27,12 @@ export function ladderPath({ clubs, ladderClubs, steps, begins, ends, limit }: C
    * nothing fits
    */
   function cheapest(own: Float64Array, settled: Settled): { cost: number; count: number } {
-    let firstIn = n,
-      lastIn = -1,
-      laddersIn = 0;
-    for (let c = 0; c < n; c++)
-      if (settled[c] === 1) {
-        if (firstIn === n) firstIn = c;
-        lastIn = c;
-        laddersIn += 1;
-      }
-    endCost.fill(Infinity);
-    endCost[0] = laddersIn === 0 ? 0 : Infinity;
-    cost.fill(Infinity);
-    for (let c = 0; c < n; c++) if (settled[c] !== -1 && c <= firstIn) cost[width + c] = begins[c]! + own[c]!;
+    const lastIn = n > 0 ? settled.lastIndexOf(1, n - 1) : -1;
+    const firstIn = lastIn === -1 ? n : settled.indexOf(1);
+    beginPaths(own, settled, firstIn);
     for (let j = 1; j <= limit; j++) {
-      const row = j * width,
-        above = row - width;
-      if (j > 1) {
-        for (let c = j - 1; c < n; c++) {
-          if (settled[c] === -1) continue;
-          let best = Infinity,
-            came = -1;
-          // Back to the last club that must be on the path, and no farther.
-          for (let p = c - 1; p >= j - 2; p--) {
-            const through = cost[above + p]! + stepOf[p * n + c]!;
-            if (through < best) {
-              best = through;
-              came = p;
-            }
-            if (settled[p] === 1) break;
-          }
-          cost[row + c] = best + own[c]!;
-          from[row + c] = came;
-        }
-      }
-      for (let c = Math.max(lastIn, 0); c < n; c++) {
-        const ended = cost[row + c]! + ends[c]!;
-        if (ended < endCost[j]!) {
-          endCost[j] = ended;
-          endClub[j] = c;
-        }
-      }
+      if (j > 1) lengthenPaths(j, own, settled);
+      endPaths(j, lastIn);
     }
     // Clubs on no ladder: those that must be in, then the cheapest while they lower the cost.
     const must = others.filter((c) => settled[c] === 1);
@@ -90,11 +55,56 @@ export function ladderPath({ clubs, ladderClubs, steps, begins, ends, limit }: C
       }
     }
     if (best === Infinity) return { cost: Infinity, count: 0 };
-    let count = 0;
-    for (let j = bestLadder, c = j > 0 ? endClub[j]! : -1; j > 0; c = from[j * width + c]!, j--)
-      chosen[bestLadder - 1 - count++] = c;
+    let count = traceBack(bestLadder);
     for (const c of [...must, ...may.slice(0, bestBeside)].sort((a, b) => a - b)) chosen[count++] = c;
     return { cost: best, count };
+  }
+
+  /** Paths of one club; and none, where none must be on it. */
+  function beginPaths(own: Float64Array, settled: Settled, firstIn: number): void {
+    endCost.fill(Infinity);
+    if (firstIn === n) endCost[0] = 0;
+    cost.fill(Infinity);
+    for (let c = 0; c < n; c++) if (settled[c] !== -1 && c <= firstIn) cost[width + c] = begins[c]! + own[c]!;
+  }
+
+  /** Paths of j clubs from those of one less. */
+  function lengthenPaths(j: number, own: Float64Array, settled: Settled): void {
+    const row = j * width,
+      above = row - width;
+    for (let c = j - 1; c < n; c++) {
+      if (settled[c] === -1) continue;
+      let best = Infinity,
+        came = -1;
+      // Back to the last club that must be on the path, and no farther.
+      for (let p = c - 1; p >= j - 2; p--) {
+        const through = cost[above + p]! + stepOf[p * n + c]!;
+        if (through < best) {
+          best = through;
+          came = p;
+        }
+        if (settled[p] === 1) break;
+      }
+      cost[row + c] = best + own[c]!;
+      from[row + c] = came;
+    }
+  }
+
+  /** The cheapest end of the paths of j clubs: with the last club that must be on it, or one below. */
+  function endPaths(j: number, lastIn: number): void {
+    for (let c = Math.max(lastIn, 0); c < n; c++) {
+      const ended = cost[j * width + c]! + ends[c]!;
+      if (ended < endCost[j]!) {
+        endCost[j] = ended;
+        endClub[j] = c;
+      }
+    }
+  }
+
+  /** Writes the clubs of the cheapest path of j clubs to `chosen`, from the top. */
+  function traceBack(clubs: number): number {
+    for (let j = clubs, c = j > 0 ? endClub[j]! : -1; j > 0; c = from[j * width + c]!, j--) chosen[j - 1] = c;
+    return clubs;
   }
   return { cheapest, chosen };
 }

@@ -1,5 +1,5 @@
-import { atLimit, intervalOf, moreShotsFor } from './certainty.js';
-import { flightDifference } from './flight-difference.js';
+import { atLimit, intervalOf, moreShotsFor, type StepInterval } from './certainty.js';
+import { flightDifference, type FlightDifference } from './flight-difference.js';
 import {
   distanceToLimit,
   isModelled,
@@ -17,63 +17,32 @@ import type { Flag, Severity, StepReport, StepWord } from './report.js';
 export function assessStep(step: Step, context: StepContext): StepReport {
   const { settings, school, owned } = context;
   const widestGapM = widestGapOf(step, owned);
-  const flight = flightDifference(step, settings);
-
   const sizeM = school.measure === 'widest-gap' ? widestGapM : step.carryM;
-  const interval = intervalOf(step, settings.confidence);
-  let carry = judgeCarry(sizeM, step, context, flight);
-  const unsettled =
-    school.measure !== 'widest-gap' &&
-    interval !== undefined &&
-    (!isSameVerdict(judgeCarry(interval.lowM, step, context, flight), carry) ||
-      !isSameVerdict(judgeCarry(interval.highM, step, context, flight), carry));
-  const offM = unsettled ? distanceToLimit(sizeM, step, context, flight) : Infinity;
-  const isAtLimit =
-    unsettled && !isModelled(step) && atLimit(step, offM, settings.indifferenceM, settings.confidence);
-  const moreShots =
-    unsettled && !isAtLimit && !isModelled(step)
-      ? moreShotsFor(step, offM, settings.indifferenceM, settings.confidence)
-      : undefined;
-  const estimate = carry;
-  if (unsettled) {
-    carry = isAtLimit
-      ? { word: 'at the limit', severity: 'fine' }
-      : { word: 'not known yet', severity: 'unknown' };
-  }
+  const flight = flightDifference(step, settings);
+  const seeming = judgeCarry(sizeM, step, context, flight);
+  const certainty = certaintyOf(sizeM, seeming, step, context, flight);
 
+  let carry = verdictKnown(seeming, certainty);
   const mixedUp = isMixedUp(step);
   // Two clubs for one job are that whatever stands between them, and a wrong number stays wrong.
   const isAlike = carry.word === 'overlap' || carry.word === 'either-or';
   const isDivided = step.betweenIds !== undefined && !isAlike && !mixedUp;
-  if (isDivided) carry = { word: 'not known yet', severity: 'unknown' };
-
+  if (isDivided) carry = NOT_KNOWN_YET;
   const cover = carry.word === 'wide' ? coverOf(step, owned) : undefined;
   if (cover) carry = { ...carry, word: 'covered', severity: carry.severity === 'error' ? 'warning' : 'fine' };
 
   const flags: Flag[] = [];
-  if (!mixedUp && carry.code && (carry.severity === 'warning' || carry.severity === 'error')) {
-    flags.push({
-      code: carry.code,
-      severity: carry.severity,
-      clubIds: [step.upper.id, step.lower.id],
-      value: sizeM,
-      limit: carry.limitM!,
-      unit: 'm',
-    });
-  }
+  const ofCarry = mixedUp ? undefined : carryFlag(carry, step, sizeM);
+  if (ofCarry) flags.push(ofCarry);
   if (!isDivided) flags.push(...loftFlags(step, context, carry.word));
-  const worst = flags.reduce<Severity>((severity, flag) => worseOf(severity, flag.severity), carry.severity);
+
   const report: StepReport = {
     upperId: step.upper.id,
     lowerId: step.lower.id,
     carryM: step.carryM,
     widestGapM,
-    word: mixedUp
-      ? 'mixed up'
-      : flags.length > 0 && isQuiet(carry.word)
-        ? wordOfLoft(flags[0]!.code)
-        : carry.word,
-    severity: worst,
+    word: mixedUp ? 'mixed up' : wordOf(carry, flags),
+    severity: flags.reduce<Severity>((worst, { severity }) => worseOf(worst, severity), carry.severity),
     carryWord: carry.word,
     modelledIds: [step.upper, step.lower]
       .filter(({ full }) => full.source === 'modelled')
@@ -82,17 +51,70 @@ export function assessStep(step: Step, context: StepContext): StepReport {
   };
   // Set one by one: a hundred spreads a ladder are what makes it slow.
   if (isDivided) report.betweenIds = step.betweenIds!;
-  else if (unsettled && !isAtLimit) report.seems = estimate.word;
+  else if (certainty.isUnsettled && !certainty.isAtLimit) report.seems = seeming.word;
   if (carry.limitM !== undefined && !mixedUp) report.limitM = carry.limitM;
   if (carry.code !== undefined && !mixedUp) report.limitCode = carry.code;
   if (step.loftDeg !== undefined) report.loftDeg = step.loftDeg;
   if (context.targetM !== undefined) report.targetM = context.targetM;
   if (context.targetDeg !== undefined) report.targetDeg = context.targetDeg;
   if (cover) report.cover = cover;
-  if (interval) report.interval = interval;
-  if (moreShots !== undefined && !isDivided) report.moreShots = moreShots;
+  if (certainty.interval) report.interval = certainty.interval;
+  if (certainty.moreShots !== undefined && !isDivided) report.moreShots = certainty.moreShots;
   if (step.carryM < overlapLimitM(context)) report.flight = flight;
   return report;
+}
+
+const NOT_KNOWN_YET: CarryVerdict = { word: 'not known yet', severity: 'unknown' };
+const AT_THE_LIMIT: CarryVerdict = { word: 'at the limit', severity: 'fine' };
+
+interface Certainty {
+  interval: StepInterval | undefined;
+  /** The verdict is another at one end of the interval. */
+  isUnsettled: boolean;
+  /** Unsettled because the size is next to its limit: more shots would not tell. */
+  isAtLimit: boolean;
+  /** Shots more with each club that would settle it, where shots can. */
+  moreShots?: number;
+}
+
+/** How sure the verdict on a step is. A strategy that goes by its widest gap is not asked. */
+function certaintyOf(
+  sizeM: number,
+  seeming: CarryVerdict,
+  step: Step,
+  context: StepContext,
+  flight: FlightDifference,
+): Certainty {
+  const { indifferenceM, confidence } = context.settings;
+  const interval = intervalOf(step, confidence);
+  const isUnsettled =
+    context.school.measure !== 'widest-gap' &&
+    interval !== undefined &&
+    (!isSameVerdict(judgeCarry(interval.lowM, step, context, flight), seeming) ||
+      !isSameVerdict(judgeCarry(interval.highM, step, context, flight), seeming));
+  if (!isUnsettled || isModelled(step)) return { interval, isUnsettled, isAtLimit: false };
+  const offM = distanceToLimit(sizeM, step, context, flight);
+  if (atLimit(step, offM, indifferenceM, confidence)) return { interval, isUnsettled, isAtLimit: true };
+  const moreShots = moreShotsFor(step, offM, indifferenceM, confidence);
+  return { interval, isUnsettled, isAtLimit: false, ...(moreShots !== undefined && { moreShots }) };
+}
+
+/** The verdict as far as it can be given. */
+function verdictKnown(seeming: CarryVerdict, { isUnsettled, isAtLimit }: Certainty): CarryVerdict {
+  if (!isUnsettled) return seeming;
+  return isAtLimit ? AT_THE_LIMIT : NOT_KNOWN_YET;
+}
+
+/** The flag of a carry step that is looked at or a fault. */
+function carryFlag({ code, severity, limitM }: CarryVerdict, step: Step, sizeM: number): Flag | undefined {
+  if (!code || (severity !== 'warning' && severity !== 'error')) return undefined;
+  const clubIds: Flag['clubIds'] = [step.upper.id, step.lower.id];
+  return { code, severity, clubIds, value: sizeM, limit: limitM!, unit: 'm' };
+}
+
+/** What a step is called: by its carry, unless that is quiet and its lofts are not. */
+function wordOf(carry: CarryVerdict, [flag]: readonly Flag[]): StepWord {
+  return flag && isQuiet(carry.word) ? wordOfLoft(flag.code) : carry.word;
 }
 
 /** A carry of which there is nothing to say. */
