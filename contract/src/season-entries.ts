@@ -32,6 +32,8 @@ export interface SeasonEntry {
   revision: number;
   /** Of an event: the player's plan for it; null where there is none. */
   planId?: string | null;
+  /** Of an event of the workspace. */
+  eventId?: string;
   /** A club it is about. */
   clubId?: string;
   /** Of a round: when it begins. */
@@ -161,6 +163,7 @@ function eventsOf({ plans }: SeasonSheet, events: readonly EventView[]): EventEn
       from: days[0]!,
       to: days.at(-1)!,
       revision: event.version,
+      eventId: event.id,
       planId: plans.find(({ eventId }) => eventId === event.id)?.id ?? null,
     };
   });

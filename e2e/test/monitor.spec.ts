@@ -63,8 +63,8 @@ test('an off-season: events out of a calendar, new clubs on trial before the mon
   // The dates of an event come out of somebody’s calendar; what cannot be is said and not taken.
   await page.keyboard.press('Alt+d');
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Season');
-  await page.getByRole('button', { name: 'Import a calendar…' }).click();
-  const bring = page.getByRole('region', { name: 'Import a calendar' });
+  await page.getByRole('button', { name: 'Import events…' }).click();
+  const bring = page.getByRole('region', { name: 'Import events' });
   const event = (name: string, from: number, to: number) =>
     `BEGIN:VEVENT\r\nUID:${name}\r\nSUMMARY:${name}\r\nDTSTART;VALUE=DATE:${compact(from)}\r\nDTEND;VALUE=DATE:${compact(to)}\r\nEND:VEVENT`;
   await bring.locator('input[type="file"]').setInputFiles({

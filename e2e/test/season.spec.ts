@@ -65,4 +65,33 @@ test('the morning is gone through by key: the next thing, what else there is, ba
   await expect(page).toHaveURL(/calendar\?from=\d{4}-\d\d-\d\d/);
   await page.reload();
   await expect(weeks.getByRole('link', { name: 'Aaron Morning' })).toBeVisible();
+
+  // The year, as it was written in a message: on the course it names, or on one added by its name.
+  await page.getByRole('button', { name: 'Import events…' }).click();
+  const year = page.getByRole('region', { name: 'Import events' });
+  await expect(year.getByRole('textbox', { name: 'List of events' })).toBeFocused();
+  await paste(
+    page,
+    'Season 2031\n12-15 Mar Aaron Open, Aaron Dunes\n9 - 12 April: Aaron Cup @ Hochfirn\nTBC Trophy',
+  );
+  await expect(year.getByRole('listitem')).toContainText([
+    /Aaron Open 12 Mar 2031 to 15 Mar 2031 at Aaron Dunes/,
+    /Aaron Cup 9 Apr 2031 to 12 Apr 2031 on Hochfirn/,
+    /TBC Trophy ■ has no date/,
+  ]);
+  await expect(year).toContainText('Add 1 course by name, holes to follow: Aaron Dunes');
+  await year.getByRole('button', { name: 'Import 2 events' }).click();
+  await saved(page);
+  const events = (await (await page.request.get('/api/schedule')).json()) as {
+    events: { id: string; name: string }[];
+  };
+  const cup = events.events.find(({ name }) => name === 'Aaron Open')!;
+  // What no plan is for is planned from where it stands, not from another event's page.
+  await page.goto(`/players/${id}/plan?event=${cup.id}`);
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Aaron Open');
+  await expect(page.getByText('Aaron Dunes has no holes yet')).toBeVisible();
+  await page.getByRole('button', { name: 'Plan it from the gamer bag' }).click();
+  await expect(page.getByText('The holes of Aaron Dunes are not recorded yet.')).toBeVisible();
+  await expect(page).toHaveURL(/\/plan\/[0-9a-f-]{36}$/);
+  await saved(page);
 });

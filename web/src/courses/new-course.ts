@@ -5,6 +5,11 @@ import { usualHole, type Hole } from '@tasche/core';
 export function newCourse(taken: readonly string[]): CourseDetails {
   let name = 'New course';
   for (let n = 2; taken.includes(name); n++) name = `New course ${n}`;
+  return emptyCourse(name);
+}
+
+/** A course that is no more than a name yet. */
+export function emptyCourse(name: string): CourseDetails {
   return {
     name,
     altitudeM: 0,

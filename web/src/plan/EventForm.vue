@@ -19,7 +19,8 @@ import { useForm } from '../fields/use-form';
 import { useSheet } from '../sheet/sheet-store';
 import EventChoices from './EventChoices.vue';
 import EventRounds from './EventRounds.vue';
-import { courseNames, draftRounds, eventOfDraft, nextRound } from './event-draft';
+import { draftRounds, eventOfDraft, nextRound } from './event-draft';
+import { planOfEvent } from './plan-of-event';
 
 /**
  * An event to plan a player for: one the workspace has, or one written down here; or, given one, its rounds
@@ -92,29 +93,12 @@ function save(): void {
 }
 
 function plan(event: EventView): void {
-  const id = newId();
-  const days = event.rounds.map(({ day }) => day).sort();
+  const ids = { plan: newId(), bag: newId() };
   // The event is in the outbox before the plan that is for it, and is sent before it.
-  store.change([
-    {
-      do: 'addPlan',
-      plan: {
-        id,
-        bagId: newId(),
-        playerId: props.playerId,
-        eventId: event.id,
-        name: event.name,
-        course: courseNames(event, schedule.courses),
-        startsOn: days[0]!,
-        endsOn: days.at(-1)!,
-        ground: '',
-        weather: '',
-      },
-    },
-  ]);
+  store.change([planOfEvent(event, props.playerId, schedule.courses, ids)]);
   void outbox.run();
   leave();
-  void router.push({ name: 'plan', params: { playerId: props.playerId, planId: id } });
+  void router.push({ name: 'plan', params: { playerId: props.playerId, planId: ids.plan } });
 }
 function leave(): void {
   end();

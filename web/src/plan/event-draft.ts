@@ -80,6 +80,12 @@ export function eventOfDraft(
 export const firstDayOf = ({ rounds }: Pick<EventDetails, 'rounds'>): string =>
   rounds.map(({ day }) => day).sort()[0]!;
 
+export const lastDayOf = ({ rounds }: Pick<EventDetails, 'rounds'>): string =>
+  rounds
+    .map(({ day }) => day)
+    .sort()
+    .at(-1)!;
+
 /** "Skarvoy Links, Two Lagoons": where an event is played. */
 export function courseNames(
   { rounds }: Pick<EventDetails, 'rounds'>,

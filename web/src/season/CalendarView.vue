@@ -12,13 +12,17 @@ import {
 import { dayPlus } from '@tasche/core';
 import { format, parseISO } from 'date-fns';
 import { NButton, NEmpty } from 'naive-ui';
-import { computed, onMounted } from 'vue';
+import { computed, onMounted, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { usePages } from '../api/read';
 import { shortDay, today } from '../app/day';
 import PageHead from '../app/PageHead.vue';
 import { useSchedule } from '../courses/schedule-store';
+import { isDraftKept } from '../fields/kept-draft';
+import { mayDoHere } from '../people/rights';
 import CalendarLanes from './CalendarLanes.vue';
+import EventImport from './EventImport.vue';
+import { IMPORT_FORM } from './event-import';
 import { calendarLanes } from './calendar-lanes';
 import { ENTRY_MARKS, ENTRY_WORDS } from './season-words';
 import { firstDayOfWeek } from './week-start';
@@ -52,6 +56,8 @@ const { rows, total, hasMore, more, again, problem } = usePages<CalendarEntry, C
   (next) =>
     `/calendar?from=${from.value}&to=${to.value}&today=${today()}&limit=${PAGE}${next === null ? '' : `&after=${encodeURIComponent(next)}`}`,
 );
+
+const isImporting = ref(isDraftKept(IMPORT_FORM));
 
 const days = computed(() => Array.from({ length: DAYS }, (_one, i) => dayPlus(from.value, i)));
 const weeks = computed(() => days.value.filter((_day, i) => i % 7 === 0));
@@ -89,8 +95,12 @@ const events = computed(() => {
         <NButton @click="go(dayPlus(from, -7 * (WEEKS - 1)))">Earlier</NButton>
         <NButton @click="go(today())">Today</NButton>
         <NButton @click="go(dayPlus(from, 7 * (WEEKS - 1)))">Later</NButton>
+        <NButton v-if="mayDoHere('addEvent') && !isImporting" @click="isImporting = true"
+          >Import events…</NButton
+        >
       </template>
     </PageHead>
+    <EventImport v-if="isImporting" @leave="isImporting = false" />
     <ProblemLine :text="problem"> <NButton size="small" @click="again">Try again</NButton></ProblemLine>
     <NEmpty v-if="rows?.length === 0" description="Nobody is on the roster yet.">
       <template #extra><RouterLink to="/roster">To the roster</RouterLink></template>

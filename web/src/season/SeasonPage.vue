@@ -7,9 +7,11 @@ import { computed, onMounted, ref } from 'vue';
 import { shortDay, today } from '../app/day';
 import PageHead from '../app/PageHead.vue';
 import { useSchedule } from '../courses/schedule-store';
+import { isDraftKept } from '../fields/kept-draft';
 import NumberField from '../fields/NumberField.vue';
 import { useSheet } from '../sheet/sheet-store';
-import CalendarImport from './CalendarImport.vue';
+import EventImport from './EventImport.vue';
+import { IMPORT_FORM } from './event-import';
 import SeasonAgenda from './SeasonAgenda.vue';
 import SeasonItems from './SeasonItems.vue';
 import SeasonMonth from './SeasonMonth.vue';
@@ -45,7 +47,7 @@ function setRule(key: keyof SeasonRules, days: number | null): void {
     set({ ...season.value, rules: { ...season.value.rules, [key]: days } });
 }
 
-const bringing = ref(false);
+const isImporting = ref(isDraftKept(IMPORT_FORM));
 </script>
 
 <template>
@@ -73,12 +75,12 @@ const bringing = ref(false);
         <NButton tag="a" :href="`/api/players/${playerId}/season.ics`">Calendar file</NButton>
         <ShareButton :player-id="playerId" paper="calendar" label="Calendar feed" />
         <NButton tag="a" :href="`/api/players/${playerId}/season.csv`">CSV</NButton>
-        <NButton v-if="store.may('addEvent') && !bringing" @click="bringing = true"
-          >Import a calendar…</NButton
+        <NButton v-if="store.may('addEvent') && !isImporting" @click="isImporting = true"
+          >Import events…</NButton
         >
       </template>
     </PageHead>
-    <CalendarImport v-if="bringing" @leave="bringing = false" />
+    <EventImport v-if="isImporting" @leave="isImporting = false" />
     <NCard tag="section" class="clashes" v-if="clashes.length > 0" aria-label="Conflicts">
       <p v-for="(clash, i) in clashes" :key="i" class="verdict warning">
         ◆ {{ shortDay(clash.day) }}: {{ clash.text }}

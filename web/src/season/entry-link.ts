@@ -4,11 +4,14 @@ import type { RouteLocationRaw } from 'vue-router';
 /** Where something of a player's season is looked after. */
 export function entryLink(
   playerId: string,
-  { kind, planId, clubId }: SeasonEntry,
+  { kind, eventId, planId, clubId }: SeasonEntry,
 ): RouteLocationRaw | undefined {
   const params = { playerId };
   switch (kind) {
     case 'event':
+      return planId
+        ? { name: 'plan', params: { ...params, planId } }
+        : { name: 'plan', params, ...(eventId && { query: { event: eventId } }) };
     case 'round':
       return { name: 'plan', params: { ...params, ...(planId && { planId }) } };
     case 'ticket':

@@ -1,34 +1,16 @@
 import ICAL from 'ical.js';
-import { MAX_ROUNDS, zoneSchema } from '@tasche/contract';
-import { dayPlus, daysBetween } from '@tasche/core';
+import { zoneSchema } from '@tasche/contract';
+import { dayPlus } from '@tasche/core';
+import { MAX_NAME, problemOfDays, type EventRow } from './event-row';
 
-/** Larger files are not calendars of events. */
-export const MAX_CALENDAR_BYTES = 2_000_000;
 const MAX_ROWS = 500;
-
-/**
- * An event as a calendar file has it; what is wrong with it is said, and it is not taken. Days are
- * YYYY-MM-DD, the last one included.
- */
-export interface CalendarRow {
-  uid: string;
-  name: string;
-  from: string;
-  to: string;
-  /** IANA name, where the calendar says one. */
-  zone: string | null;
-  /** When it begins on its first day, "08:40"; of whole days nothing. */
-  time: string | null;
-  problem: string | null;
-  note: string | null;
-}
 
 /**
  * The events of an iCalendar file (RFC 5545), by their first day. An event's days are those of its own time
  * zone, whoever reads it.
  * @throws Error saying what the file is not
  */
-export function readCalendar(text: string): CalendarRow[] {
+export function readCalendar(text: string): EventRow[] {
   let calendar: ICAL.Component;
   try {
     calendar = new ICAL.Component(ICAL.parse(text) as never);
@@ -43,14 +25,16 @@ export function readCalendar(text: string): CalendarRow[] {
   return events.map(rowOf).sort((a, b) => a.from.localeCompare(b.from) || a.name.localeCompare(b.name));
 }
 
-function rowOf(component: ICAL.Component): CalendarRow {
+function rowOf(component: ICAL.Component): EventRow {
   const text = (key: string) => {
     const value = component.getFirstPropertyValue(key);
     return typeof value === 'string' ? value.trim() : '';
   };
   const row = {
     uid: text('uid'),
-    name: text('summary').slice(0, 80),
+    name: text('summary').slice(0, MAX_NAME),
+    // An address follows the name after a comma.
+    place: (text('location').split(/[,\n]/, 1)[0] ?? '').trim().slice(0, MAX_NAME),
     from: '',
     to: '',
     zone: null,
@@ -58,7 +42,7 @@ function rowOf(component: ICAL.Component): CalendarRow {
     problem: null,
     note: null,
   };
-  const wrong = (problem: string): CalendarRow => ({ ...row, problem });
+  const wrong = (problem: string): EventRow => ({ ...row, problem });
   const start = component.getFirstProperty('dtstart');
   if (!start) return wrong('has no first day (DTSTART)');
   const end = component.getFirstProperty('dtend');
@@ -73,10 +57,8 @@ function rowOf(component: ICAL.Component): CalendarRow {
   const isOver = end !== null && end !== undefined && endsAtMidnight(end) && last > from;
   const to = isOver ? dayPlus(last, -1) : last;
   const days = { ...row, from, to, zone: zoneOf(start) ?? null, time: clockOf(start) };
-  if (to < from) return { ...days, problem: 'ends before it begins' };
-  if (row.name === '') return { ...days, problem: 'has no name (SUMMARY)' };
-  if (daysBetween(from, to) + 1 > MAX_ROUNDS)
-    return { ...days, problem: `is longer than ${MAX_ROUNDS} days` };
+  const problem = row.name === '' ? 'has no name (SUMMARY)' : problemOfDays(from, to);
+  if (problem !== null) return { ...days, problem };
   const repeats = component.getFirstProperty('rrule');
   return { ...days, note: repeats ? 'is in the calendar more than once; the first is used' : null };
 }

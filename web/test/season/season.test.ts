@@ -18,8 +18,9 @@ import SeasonMonth from '../../src/season/SeasonMonth.vue';
 import SeasonTrials from '../../src/season/SeasonTrials.vue';
 import TripClubs from '../../src/season/TripClubs.vue';
 import { seasonRounds } from '../../src/season/season-rounds';
-import { calendarPlans } from '../../src/season/calendar-plan';
-import { readCalendar, type CalendarRow } from '../../src/season/read-calendar';
+import { eventPlans } from '../../src/season/event-import';
+import type { EventRow } from '../../src/season/event-row';
+import { readCalendar } from '../../src/season/read-calendar';
 import { calendarLocale, firstDayOfWeek } from '../../src/season/week-start';
 import { useSheet } from '../../src/sheet/sheet-store';
 import { clubView, sheetOf, showSchedule, showSheet } from '../sheet';
@@ -102,11 +103,12 @@ describe('a calendar file', () => {
 describe('events of a calendar', () => {
   const known = (id: string, name: string, day: string) =>
     ({ id, name, rounds: [{ day }] }) as unknown as EventView;
-  const row = (name: string, from: string, more: Partial<CalendarRow> = {}): CalendarRow => ({
+  const row = (name: string, from: string, more: Partial<EventRow> = {}): EventRow => ({
     uid: name,
     name,
     from,
     to: from,
+    place: '',
     zone: null,
     time: null,
     problem: null,
@@ -118,15 +120,15 @@ describe('events of a calendar', () => {
     known('new', 'Spring Open', '2027-03-05'),
     known('cup', 'Cup', '2027-05-01'),
   ];
-  const does = (...rows: CalendarRow[]) =>
-    calendarPlans(rows, events, '2026-11-26').map(({ does: what, event }) => [what, event?.id]);
+  const does = (...rows: EventRow[]) =>
+    eventPlans(rows, events, [], '2026-11-26').map(({ does: what, event }) => [what, event?.id]);
 
   it('move what is to come, never what is over, and make the rest', () => {
     expect(does(row('spring open', '2027-03-06'), row('Other', '2027-04-01'))).toEqual([
       ['move', 'new'],
       ['make', undefined],
     ]);
-    expect(calendarPlans([row('Spring Open', '2027-03-06')], [events[0]!], '2026-11-26')[0]!.does).toBe(
+    expect(eventPlans([row('Spring Open', '2027-03-06')], [events[0]!], [], '2026-11-26')[0]!.does).toBe(
       'make',
     );
     expect(does(row('Cup', '2027-05-01'), row('Bad', '', { problem: 'ends before it begins' }))).toEqual([
