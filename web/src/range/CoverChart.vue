@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import {
   COVER_WINDOW_M,
+  MIN_COVER_CHANCE,
   distanceNumber,
   formatDistance,
   fromMetres,
@@ -8,6 +9,7 @@ import {
   type DistanceCover,
   type DistanceUnit,
   shotsIn,
+  uncovered,
   shotKindWords,
 } from '@tasche/core';
 import { computed, defineAsyncComponent, shallowRef, watch } from 'vue';
@@ -23,8 +25,6 @@ const props = defineProps<{ unit: DistanceUnit }>();
 const store = useSheet();
 const settings = useSettings();
 const STEP_M = 1;
-/** Below this chance a distance counts as not covered. Our choice. */
-const HOLE = 0.4;
 const covers = shallowRef<readonly DistanceCover[]>([]);
 const clubs = computed(() =>
   (store.gamer?.clubIds ?? [])
@@ -51,26 +51,31 @@ watch(
   { immediate: true },
 );
 const ink = computed(() => chartInk(settings.dark));
-const nameOf = (cover: DistanceCover) =>
-  cover.best
-    ? `${store.clubsById.get(cover.best.clubId)?.name ?? '?'}${cover.best.shot === 'full' ? '' : ` ${shotKindWords(cover.best.shot)}`}`
-    : '';
+const nameOf = (best: DistanceCover['best']) =>
+  best ? `${store.nameOf(best.clubId)}${best.shot === 'full' ? '' : ` ${shotKindWords(best.shot)}`}` : '';
 
-/** Stretches that nothing covers well. */
-const holes = computed(() => {
-  const found: { from: number; to: number; worst: number }[] = [];
-  let open: { from: number; to: number; worst: number } | undefined;
-  for (const { carryM, reliability } of covers.value) {
-    if (reliability >= HOLE) {
-      open = undefined;
-      continue;
-    }
-    if (!open) found.push((open = { from: carryM, to: carryM, worst: reliability }));
-    open.to = carryM;
-    open.worst = Math.min(open.worst, reliability);
-  }
-  return found;
-});
+/** The full swing of each club, where its own carry is. */
+const peaks = computed(() =>
+  clubs.value.flatMap(({ name, shots: { full } }) => {
+    const cover =
+      full?.spreadM && covers.value.find(({ carryM }) => Math.abs(carryM - full.carryM) <= STEP_M / 2 + 1e-9);
+    return cover ? [{ name, carryM: cover.carryM, reliability: cover.reliability }] : [];
+  }),
+);
+
+/** Stretches that nothing covers well, with what is nearest at their ends. */
+const holes = computed(() =>
+  uncovered(covers.value).map(({ fromM, toM, worst, nearest }) => {
+    const [shorter, longer] = nearest.map(nameOf);
+    const nearby =
+      shorter === longer ? `nearest is the ${shorter}` : `between the ${shorter} and the ${longer}`;
+    return {
+      fromM,
+      toM,
+      words: `is covered ${Math.round(worst * 100)} times in a hundred at worst; ${nearby}.`,
+    };
+  }),
+);
 const option = computed(() => {
   const base = chartFrame(ink.value, props.unit === 'yd' ? 'yards' : 'metres', 'chance, %');
   const first = covers.value[0],
@@ -91,26 +96,24 @@ const option = computed(() => {
         data: covers.value.map(({ carryM, reliability }) => [at(carryM), Math.round(reliability * 100)]),
         lineStyle: { color: ink.value.lines[0], width: 1.8 },
         areaStyle: { color: ink.value.lines[0], opacity: 0.12 },
-        markPoint: {
-          symbol: 'circle',
-          symbolSize: 1,
-          label: {
-            show: true,
-            color: ink.value.quiet,
-            fontSize: 11,
-            position: 'top' as const,
-            formatter: '{b}',
-          },
-          data: clubs.value.flatMap((club) => {
-            const shot = club.shots.full;
-            const cover =
-              shot?.spreadM &&
-              covers.value.find(({ carryM }) => Math.abs(carryM - shot.carryM) <= STEP_M / 2 + 1e-9);
-            return cover
-              ? [{ name: club.name, coord: [at(cover.carryM), Math.round(cover.reliability * 100)] }]
-              : [];
-          }),
+      },
+      {
+        type: 'scatter' as const,
+        symbolSize: 1,
+        silent: true,
+        data: peaks.value.map(({ name, carryM, reliability }) => ({
+          name,
+          value: [at(carryM), Math.round(reliability * 100)],
+        })),
+        label: {
+          show: true,
+          color: ink.value.quiet,
+          fontSize: 11,
+          position: 'top' as const,
+          formatter: '{b}',
         },
+        // Where there is no room for all of them; the stretches below name their clubs.
+        labelLayout: { hideOverlap: true },
       },
     ],
   };
@@ -129,16 +132,15 @@ const option = computed(() => {
       :height="190"
       label="Chance of covering each distance; the holes are listed below"
     />
-    <p v-for="hole in holes" :key="hole.from" class="small">
+    <p v-for="{ fromM, toM, words } in holes" :key="fromM" class="small">
       <span class="verdict warning"
-        >◆ {{ distanceNumber(hole.from, unit) }} to {{ formatDistance(hole.to, unit) }}</span
+        >◆ {{ distanceNumber(fromM, unit) }} to {{ formatDistance(toM, unit) }}</span
       >
-      is covered {{ Math.round(hole.worst * 100) }} times in a hundred at worst; nearest is the
-      {{ nameOf(covers.find(({ carryM }) => carryM === hole.from)!) }}.
+      {{ words }}
     </p>
     <p v-if="holes.length === 0" class="small verdict fine">
-      ● No distance between the shortest and the longest is covered less than {{ HOLE * 100 }} times in a
-      hundred.
+      ● No distance between the shortest and the longest is covered less than
+      {{ MIN_COVER_CHANCE * 100 }} times in a hundred.
     </p>
   </section>
 </template>
