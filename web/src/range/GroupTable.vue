@@ -11,6 +11,7 @@ import {
   shotKindWords,
 } from '@tasche/core';
 import { computed } from 'vue';
+import { useIsNarrow } from '../app/is-narrow';
 import { useSheet } from '../sheet/sheet-store';
 import GroupOffer from './GroupOffer.vue';
 import { driftWords } from './group-drift';
@@ -28,6 +29,8 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ take: [group: GroupSummary, shot: Shot]; show: [key: string] }>();
 const store = useSheet();
+/** Where the last column is out of sight, the offer stands under its club. */
+const isNarrow = useIsNarrow();
 const height = computed(() => heightUnit(props.unit));
 const n = (metres: number, decimals = 0) => distanceNumber(metres, props.unit, decimals);
 const place = (group: GroupSummary) => store.clubs.findIndex(({ id }) => id === group.clubId);
@@ -76,7 +79,7 @@ const drift = (group: GroupSummary) => {
               To ±{{ formatDistance(CARRY_MARGIN_M, unit) }}
             </Hint>
           </th>
-          <th scope="col">On the sheet</th>
+          <th v-if="!isNarrow" scope="col">On the sheet</th>
         </tr>
       </thead>
       <tbody>
@@ -128,7 +131,7 @@ const drift = (group: GroupSummary) => {
                   >{{ group.summary.moreShots === 0 ? '●' : '○' }} {{ settle(group.summary.moreShots) }}</span
                 >
               </td>
-              <td class="offer">
+              <td v-if="!isNarrow" class="offer">
                 <GroupOffer
                   :session="session"
                   :group="group"
@@ -137,10 +140,23 @@ const drift = (group: GroupSummary) => {
                 />
               </td>
             </template>
-            <td v-else colspan="11" class="quiet">nothing that counts</td>
+            <td v-else :colspan="isNarrow ? 10 : 11" class="quiet">nothing that counts</td>
+          </tr>
+          <tr v-if="isNarrow && group.summary" class="drift">
+            <td colspan="12">
+              <p class="in-sight">
+                On the sheet
+                <GroupOffer
+                  :session="session"
+                  :group="group"
+                  :unit="unit"
+                  @take="emit('take', group, $event)"
+                />
+              </p>
+            </td>
           </tr>
           <tr v-if="drift(group)" class="drift">
-            <td colspan="13">
+            <td :colspan="isNarrow ? 12 : 13">
               <p class="in-sight">
                 <span class="verdict warning">◆ {{ name(group) }}: {{ drift(group)!.words }}</span
                 >{{ ' ' }}
@@ -184,6 +200,14 @@ th {
 }
 tbody th {
   text-align: left;
+}
+@media (max-width: 700px) {
+  tr > th:first-child {
+    position: sticky;
+    left: 0;
+    background: var(--linen);
+    z-index: 1;
+  }
 }
 .name {
   border-left: 3px solid transparent;

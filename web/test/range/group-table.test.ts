@@ -94,6 +94,21 @@ describe('what a session offers the sheet', () => {
     expect(one).toContain('– × –');
   });
 
+  it('on a phone stands under its club, where the last column would be out of sight', async () => {
+    const { happyDOM } = window as unknown as { happyDOM: { setViewport: (to: { width: number }) => void } };
+    const width = window.innerWidth;
+    happyDOM.setViewport({ width: 390 });
+    try {
+      const view = row('grass', 'fairway', group(20, 206));
+      expect(view.find('.offer').exists()).toBe(false);
+      expect(view.get('.in-sight').text().replace(/\s+/g, ' ')).toBe('On the sheet 200 measured Take 206');
+      await view.get('.in-sight button').trigger('click');
+      expect(view.emitted('take')).toHaveLength(1);
+    } finally {
+      happyDOM.setViewport({ width });
+    }
+  });
+
   it('off tees, a driver’s carry, which is one from a tee', () => {
     expect(offer(row('tees', 'driver', group(20, 206)))).toContain('Take 206');
   });
