@@ -201,14 +201,6 @@ th {
 tbody th {
   text-align: left;
 }
-@media (max-width: 700px) {
-  tr > th:first-child {
-    position: sticky;
-    left: 0;
-    background: var(--linen);
-    z-index: 1;
-  }
-}
 .name {
   border-left: 3px solid transparent;
   padding: 4px 8px 4px 7px;
