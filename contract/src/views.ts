@@ -43,6 +43,13 @@ export interface PlansPage extends Page<PlanView> {
   bags: readonly BagView[];
 }
 
+/** A player, as one is found by name. */
+export interface FoundPlayer {
+  id: string;
+  name: string;
+  archived: boolean;
+}
+
 export interface PlayerView {
   id: string;
   version: number;

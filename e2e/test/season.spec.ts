@@ -94,4 +94,17 @@ test('the morning is gone through by key: the next thing, what else there is, ba
   await expect(page.getByText('The holes of Aaron Dunes are not recorded yet.')).toBeVisible();
   await expect(page).toHaveURL(/\/plan\/[0-9a-f-]{36}$/);
   await saved(page);
+
+  // By name to somebody else, in a view of theirs; and Esc leaves everything as it is.
+  await page.keyboard.press('Control+k');
+  await expect(page.getByRole('combobox', { name: 'Go to' })).toBeFocused();
+  await page.keyboard.type('pim card');
+  await expect(page.getByRole('listbox', { name: 'Places' })).toHaveText(/^Pim Hoekstra · Card$/);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Card');
+  await expect(page).toHaveURL(`${demo.pim}/card`);
+  await page.keyboard.press('Control+k');
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  await expect(page).toHaveURL(`${demo.pim}/card`);
 });

@@ -1,4 +1,4 @@
-import { ROLES, hasRight, mayDo, mayUse, type Command, type Role } from '@tasche/contract';
+import { ROLES, hasRight, mayDo, mayUse, type Command, type FoundPlayer, type Role } from '@tasche/contract';
 import type { Express, IRouter } from 'express';
 import request from 'supertest';
 import { v4 as newId } from 'uuid';
@@ -134,6 +134,36 @@ describe.each(ROLES)('as %s', (role) => {
       for (const id of Object.values(theirs)) expect(text).not.toContain(id);
       expect(answer.body.total ?? 0).toBe(0);
     } else expect([400, 403, 404, 415, 422]).toContain(answer.status);
+  });
+});
+
+describe('players found by name', () => {
+  it('are those of one’s own workspace, and of one’s own sight, of whose names a word begins so', async () => {
+    const here = workbenchIn(door.orm, door.workspaceId, 'Jonas Brandl');
+    for (const name of ['Ana Duarte-Lind', 'Lindis 50% Vik', 'Berta Olind'])
+      await here.done([
+        { do: 'addPlayer', player: { id: newId(), name, hand: 'right', distanceUnit: 'm' } },
+      ] as Command[]);
+    const found = async (role: Role, words: string) => {
+      const { body } = await browsers
+        .get(role)!
+        .get(`/players/find?words=${encodeURIComponent(words)}`)
+        .expect(200);
+      return (body as FoundPlayer[]).map(({ name }) => name);
+    };
+    expect(await found('rep', 'lind')).toEqual(['Ana Duarte-Lind', 'Lindis 50% Vik']);
+    expect(await found('rep', '  ANA  olind ')).toEqual(['Ana Duarte-Lind', 'Berta Olind']);
+    expect(await found('rep', '%')).toEqual([]);
+    expect(await found('rep', '50%')).toEqual(['Lindis 50% Vik']);
+    expect(await found('rep', 'nobody')).toEqual([]);
+    expect(await found('rep', '')).toContain('Berta Olind');
+    expect(await found('player', 'ana')).toEqual([]);
+    expect(await found('player', '')).toEqual(['Davor']);
+    const { body } = await browsers
+      .get('rep')!
+      .get(`/players/find?words=${'x'.repeat(81)}`)
+      .expect(400);
+    expect(body.fields[0].field).toBe('words');
   });
 });
 

@@ -91,6 +91,7 @@ export const ROUTES = {
   },
 
   'GET /players': read('The roster, a page of it.'),
+  'GET /players/find': read('Players by what their names begin with, thirty at most.'),
   'GET /players/:playerId/sheet': read('A player’s locker, bags, plans, tickets and wishes.'),
   'GET /players/:playerId/sheet.csv': taken('The spec sheet as CSV.'),
   'GET /players/:playerId/sheet.pdf': paper('The spec sheet as PDF.'),

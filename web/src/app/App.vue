@@ -4,6 +4,8 @@ import { computed, defineAsyncComponent, onMounted, watch, watchEffect } from 'v
 import { useRoute } from 'vue-router';
 import { useUndoKeys } from '../changes/undo-stack';
 import { useIdentity } from '../people/identity';
+import { useGoTo } from '../go-to/use-go-to';
+import { useShortcuts } from '../keys/use-shortcuts';
 import { useNews } from '../together/news';
 import ConflictBar from '../changes/ConflictBar.vue';
 import ConnectionBar from '../offline/ConnectionBar.vue';
@@ -21,7 +23,9 @@ const SignInView = defineAsyncComponent(() => import('../people/SignInView.vue')
 const KeysHelp = defineAsyncComponent(() => import('../keys/KeysHelp.vue'));
 // The first time someone else changes something.
 const NewsLine = defineAsyncComponent(() => import('../together/NewsLine.vue'));
+const GoTo = defineAsyncComponent(() => import('../go-to/GoTo.vue'));
 const settings = useSettings();
+const goTo = useGoTo();
 const identity = useIdentity();
 const news = useNews();
 const route = useRoute();
@@ -36,6 +40,13 @@ watchEffect(() => {
 });
 onMounted(() => void identity.load());
 useUndoKeys();
+useShortcuts('Anywhere', {
+  'Ctrl K': () => {
+    if (identity.state !== 'in') return false;
+    goTo.open = !goTo.open;
+    return true;
+  },
+});
 watch(
   () => identity.state,
   (state) => {
@@ -73,6 +84,7 @@ watch(
       </NLayout>
       <HintLayer />
       <KeysHelp />
+      <GoTo v-if="goTo.open" />
       <NewsLine v-if="news.isAny" />
     </template>
   </NConfigProvider>

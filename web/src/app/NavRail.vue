@@ -1,14 +1,16 @@
 <script setup lang="ts">
 import { NButton, NMenu } from 'naive-ui';
-import { CircleHelp, Moon, Sun } from 'lucide-vue-next';
+import { CircleHelp, Moon, Search, Sun } from 'lucide-vue-next';
 import { computed, h, useTemplateRef } from 'vue';
 import { RouterLink, useRoute } from 'vue-router';
+import { useGoTo } from '../go-to/use-go-to';
 import { useKeysHelp } from '../keys/keys-help';
 import { useSheet } from '../sheet/sheet-store';
 import { useSettings } from './settings';
 import PersonMenu from '../people/PersonMenu.vue';
 import ViewLink from './ViewLink.vue';
 import { useHereInView } from './here-in-view';
+import { PLAYER_VIEWS, VIEWS, viewOf } from './views';
 
 /** The views, and what is set for every one of them. */
 defineProps<{
@@ -19,46 +21,10 @@ const route = useRoute();
 const sheet = useSheet();
 const settings = useSettings();
 const help = useKeysHelp();
-
-/** Views of the workspace, and of a player. */
-const VIEWS = [
-  { name: 'roster', label: 'Roster' },
-  { name: 'courses', label: 'Courses' },
-  { name: 'calendar', label: 'Calendar' },
-  { name: 'tickets', label: 'Tickets' },
-] as const;
-const PLAYER_VIEWS = [
-  { name: 'bag', label: 'Bag' },
-  { name: 'flight', label: 'Flights' },
-  { name: 'locker', label: 'Locker' },
-  { name: 'range', label: 'Range' },
-  { name: 'compare', label: 'Compare' },
-  { name: 'plan', label: 'Plan' },
-  { name: 'season', label: 'Season' },
-  { name: 'card', label: 'Card' },
-  { name: 'bench', label: 'Bench' },
-  { name: 'history', label: 'History' },
-  { name: 'settings', label: 'Settings' },
-] as const;
-/** Pages under a view, which stands for them here. */
-const VIEW_OF: Readonly<Record<string, string>> = {
-  seasons: 'courses',
-  'range-import': 'range',
-  basket: 'range',
-  'swap-sheet': 'plan',
-  'club-life': 'history',
-  review: 'history',
-  'bend-plan': 'bench',
-  weights: 'bench',
-  check: 'bench',
-  wear: 'bench',
-  putters: 'bench',
-  wishes: 'bench',
-  build: 'bench',
-};
+const goTo = useGoTo();
 
 const playerId = computed(() => (route.params.playerId as string | undefined) ?? sheet.sheet?.player.id);
-const here = computed(() => VIEW_OF[String(route.name)] ?? String(route.name));
+const here = computed(() => viewOf(String(route.name)));
 const entries = computed(() => [
   ...VIEWS.map(({ name, label }) => entry(name, label)),
   ...(playerId.value === undefined
@@ -98,26 +64,38 @@ function goAlong(event: KeyboardEvent): void {
     />
     <span class="space" />
     <PersonMenu />
-    <NButton
-      class="tool"
-      :title="settings.dark ? 'Light' : 'Dark'"
-      :aria-label="settings.dark ? 'Light' : 'Dark'"
-      @click="settings.flipTheme()"
-      quaternary
-      size="small"
-    >
-      <Sun v-if="settings.dark" :size="18" /><Moon v-else :size="18" />
-    </NButton>
-    <NButton
-      class="tool"
-      title="Keys (?)"
-      aria-label="Keys"
-      @click="help.open = true"
-      quaternary
-      size="small"
-    >
-      <CircleHelp :size="18" />
-    </NButton>
+    <div class="tools">
+      <NButton
+        class="tool go-to"
+        title="Go to (Ctrl K)"
+        aria-label="Go to"
+        @click="goTo.open = true"
+        quaternary
+        size="small"
+      >
+        <Search :size="18" />
+      </NButton>
+      <NButton
+        class="tool"
+        :title="settings.dark ? 'Light' : 'Dark'"
+        :aria-label="settings.dark ? 'Light' : 'Dark'"
+        @click="settings.flipTheme()"
+        quaternary
+        size="small"
+      >
+        <Sun v-if="settings.dark" :size="18" /><Moon v-else :size="18" />
+      </NButton>
+      <NButton
+        class="tool"
+        title="Keys (?)"
+        aria-label="Keys"
+        @click="help.open = true"
+        quaternary
+        size="small"
+      >
+        <CircleHelp :size="18" />
+      </NButton>
+    </div>
   </nav>
 </template>
 
@@ -169,10 +147,12 @@ nav {
   background: none;
   border: 0;
   color: var(--quiet);
-  padding: 10px 15px;
+  padding: 10px 5px;
   cursor: pointer;
-  text-align: left;
+}
+.tools {
   display: flex;
+  justify-content: center;
 }
 .line {
   flex-direction: row;
@@ -196,5 +176,19 @@ nav {
 }
 .line .tool {
   padding: 12px 6px;
+}
+/* The strip is longer than a phone: what goes anywhere stands first, and stays. */
+.line .tools {
+  display: contents;
+}
+.line .go-to {
+  order: -1;
+  position: sticky;
+  left: 0;
+  z-index: 1;
+  background: var(--linen-deep);
+}
+.line .brand {
+  order: -2;
 }
 </style>

@@ -9,6 +9,7 @@ export const KEYS = [
     group: 'Anywhere',
     keys: [
       ['?', 'these keys'],
+      ['Ctrl K', 'go to a player, a view, a club, a course or an event, by name'],
       ['Esc', 'close a window, or a form nothing is written in'],
       ['Alt U', 'yards or metres'],
       ['Ctrl Z', 'undo'],
