@@ -159,6 +159,7 @@ describe('players found by name', () => {
     expect(await found('rep', '')).toContain('Berta Olind');
     expect(await found('player', 'ana')).toEqual([]);
     expect(await found('player', '')).toEqual(['Davor']);
+    expect((await browsers.get('rep')!.get('/players/find').expect(200)).body).toHaveLength(4);
     const { body } = await browsers
       .get('rep')!
       .get(`/players/find?words=${'x'.repeat(81)}`)

@@ -12,7 +12,7 @@ import { knownRosterText } from './read-roster.js';
 
 const rosterQuery = pageQuery('after', nameCursorSchema).shape({ today: dateSchema });
 
-const findQuery = yup.object({ words: textSchema(80).default('') });
+const findQuery = yup.object({ words: textSchema(80) });
 
 export const playerAsks: Asks = {
   'GET /players': { query: rosterQuery },
@@ -31,7 +31,7 @@ export function playerRoutes({ orm, scopeOf }: RouteContext): Router {
 
   router.get('/players/find', async (request, response) => {
     const { words } = readQuery(request, findQuery);
-    response.json(await inWorkspace(orm, await scopeOf(request), (em) => findPlayers(em, words)));
+    response.json(await inWorkspace(orm, await scopeOf(request), (em) => findPlayers(em, words ?? '')));
   });
   return router;
 }
