@@ -74,6 +74,7 @@ const COMMANDS: Record<CommandName, (made: Made) => object> = {
     version,
     swaps: [{ outId: clubId, why: '' }],
   }),
+  rebasePlan: ({ ids: { planId }, version }) => ({ planId, version }),
   editRound: ({ ids: { planId, roundId }, version }) => ({ planId, version, roundId, set: { notes: [] } }),
   setRoundBag: ({ ids: { planId, roundId, clubId }, version }) => ({
     planId,

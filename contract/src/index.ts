@@ -10,6 +10,7 @@ export * from './commands/define-command.js';
 export * from './commands/commands.js';
 
 export { datesInOrder, planDetails } from './commands/plan/plan-details.js';
+export { rebased } from './commands/plan/rebase-plan.js';
 export type { PlayerSet } from './commands/player/edit-player.js';
 export * from './views.js';
 export * from './numbers-in-text.js';

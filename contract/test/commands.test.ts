@@ -120,6 +120,7 @@ const EXAMPLES: { [N in CommandName]: Extract<Command, { do: N }> } = {
   addPlan: { do: 'addPlan', plan: { id: NEW, bagId: id(98), playerId: PLAYER, ...details } },
   editPlan: { do: 'editPlan', planId: PLAN, version: 1, set: { weather: 'wind' } },
   setSwaps: { do: 'setSwaps', planId: PLAN, version: 1, swaps: [{ outId: CLUB, why: 'wind' }] },
+  rebasePlan: { do: 'rebasePlan', planId: PLAN, version: 1 },
   removePlan: { do: 'removePlan', planId: PLAN, version: 1 },
   editRound: { do: 'editRound', planId: PLAN, version: 1, roundId: ROUND, set: { notes: [] } },
   setRoundBag: {
@@ -211,6 +212,19 @@ const views: { sheet: SheetView; schedule: ScheduleView; sessions: SessionsView 
         strategy: 'even-carries',
         planId: null,
         clubIds: [CLUB, id(60)],
+      },
+      {
+        ...kept,
+        version: 1,
+        id: id(97),
+        playerId: PLAYER,
+        name: 'Weekend',
+        note: '',
+        ready: false,
+        gamer: true,
+        strategy: 'even-carries',
+        planId: null,
+        clubIds: [id(60)],
       },
     ],
     plans: [

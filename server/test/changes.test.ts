@@ -333,12 +333,25 @@ describe('a plan', () => {
       yours: [],
       theirs: [{ why: 'low wind' }],
     });
+    // The gamer changes meanwhile: the plan starts from it when it is told to, and its swap stays.
+    await bench.done([{ do: 'takeOut', bagId: gamerId, clubId: ids[1]! }]);
+    await bench.change([{ do: 'rebasePlan', planId, version: 1 }]).expect(409);
+    const rebased = await bench.done([{ do: 'rebasePlan', planId, version: 2 }]);
+    expect((await bench.sheet(playerId)).plans[0]).toMatchObject({
+      baseClubIds: [ids[0]],
+      swaps: [{ outId: ids[0], inId: ids[2] }],
+    });
+    expect((await bench.sheet(playerId)).bags[1]!.clubIds).toEqual([ids[2]]);
+    await bench.undo(rebased.change.id).expect(200);
+    expect((await bench.sheet(playerId)).bags[1]!.clubIds).toEqual([ids[2], ids[1]]);
+    await bench.done([{ do: 'putIn', bagId: gamerId, clubId: ids[1]! }]);
     const made = await bench.done([{ do: 'makeGamer', bagId }]);
+    await bench.change([{ do: 'rebasePlan', planId, version: 4 }]).expect(422);
     expect((await bench.sheet(playerId)).bags.find((bag) => bag.gamer)!.id).toBe(bagId);
-    await bench.change([{ do: 'removePlan', planId, version: 2 }]).expect(422);
+    await bench.change([{ do: 'removePlan', planId, version: 4 }]).expect(422);
     await bench.undo(made.change.id).expect(200);
     expect((await bench.sheet(playerId)).bags.find((bag) => bag.gamer)!.id).toBe(gamerId);
-    await bench.done([{ do: 'removePlan', planId, version: 2 }]);
+    await bench.done([{ do: 'removePlan', planId, version: 4 }]);
     expect((await bench.sheet(playerId)).plans).toEqual([]);
   });
 });

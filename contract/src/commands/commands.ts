@@ -16,6 +16,7 @@ import { editPlan } from './plan/edit-plan.js';
 import { editRound } from './plan/edit-round.js';
 import { removePlan } from './plan/remove-plan.js';
 import { setRoundBag } from './plan/set-round-bag.js';
+import { rebasePlan } from './plan/rebase-plan.js';
 import { setSwaps } from './plan/set-swaps.js';
 import { addCourse } from './course/add-course.js';
 import { editCourse } from './course/edit-course.js';
@@ -61,6 +62,7 @@ export const COMMANDS = {
   addPlan,
   editPlan,
   setSwaps,
+  rebasePlan,
   removePlan,
   editRound,
   setRoundBag,

@@ -33,3 +33,43 @@ export function applySwaps(clubIds: readonly string[], swaps: readonly Swap[]): 
   });
   return bag;
 }
+
+/**
+ * The swaps that can be made of a bag, in order: those that take out what is in, and put in what is not.
+ * @param clubIds the bag before them
+ */
+export function swapsThatApply(clubIds: readonly string[], swaps: readonly Swap[]): Swap[] {
+  const kept: Swap[] = [];
+  let bag: readonly string[] = clubIds;
+  for (const swap of swaps) {
+    try {
+      bag = applySwaps(bag, [swap]);
+      kept.push(swap);
+    } catch (error) {
+      if (!(error instanceof SwapError)) throw error;
+    }
+  }
+  return kept;
+}
+
+/**
+ * Swaps that make one bag of another, a club out for a club in while there are both. A club that comes in keeps
+ * the reason it has in `known`.
+ */
+export function swapsBetween(
+  from: readonly string[],
+  to: readonly string[],
+  known: readonly Swap[] = [],
+): Swap[] {
+  const out = from.filter((id) => !to.includes(id));
+  const into = to.filter((id) => !from.includes(id));
+  return Array.from({ length: Math.max(out.length, into.length) }, (_one, i): Swap => {
+    const [outId, inId] = [out[i], into[i]];
+    const why = known.find((swap) => swap.inId !== undefined && swap.inId === inId)?.why;
+    return {
+      ...(outId !== undefined && { outId }),
+      ...(inId !== undefined && { inId }),
+      ...(why !== undefined && { why }),
+    };
+  });
+}

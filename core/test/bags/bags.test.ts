@@ -10,6 +10,8 @@ import {
   kindFromName,
   loftFromName,
   swapEffects,
+  swapsBetween,
+  swapsThatApply,
   toMetres,
   bagFindingSentence,
 } from '../../src/index.js';
@@ -113,6 +115,27 @@ describe('swaps', () => {
     ]);
     expect(second!.after.evenness).toEqual(first!.before.evenness);
     expect(second!.before).toEqual(first!.after);
+  });
+
+  it('are kept as far as they can be made of another bag', () => {
+    const swaps = [{ outId: 'b', inId: 'x', why: 'wind' }, { outId: 'c', inId: 'y' }, { outId: 'x' }];
+    expect(swapsThatApply(['a', 'b', 'c'], swaps)).toEqual(swaps);
+    expect(swapsThatApply(['a', 'c', 'x'], swaps)).toEqual(swaps.slice(1));
+    expect(swapsThatApply(['a', 'b', 'y'], swaps)).toEqual([swaps[0], swaps[2]]);
+  });
+
+  it('between two bags make the one of the other, and keep the reasons there are (property)', () => {
+    expect(
+      swapsBetween(['a', 'b', 'c'], ['a', 'x', 'c', 'y'], [{ outId: 'q', inId: 'x', why: 'wind' }]),
+    ).toEqual([{ outId: 'b', inId: 'x', why: 'wind' }, { inId: 'y' }]);
+    const bags = fc.uniqueArray(fc.constantFrom(...'abcdefgh'), { maxLength: 8 });
+    fc.assert(
+      fc.property(bags, bags, (from, to) => {
+        const swaps = swapsBetween(from, to);
+        expect(applySwaps(from, swaps).sort()).toEqual([...to].sort());
+        expect(swapsThatApply(from, swaps)).toEqual(swaps);
+      }),
+    );
   });
 
   it('never lose or double a club (property)', () => {

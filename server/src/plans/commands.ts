@@ -1,4 +1,4 @@
-import { MAX_PLANS_A_PLAYER, emptyRound, type CommandOf, type PlanRound } from '@tasche/contract';
+import { MAX_PLANS_A_PLAYER, emptyRound, rebased, type CommandOf, type PlanRound } from '@tasche/contract';
 import { counted, SwapError, applySwaps } from '@tasche/core';
 import { Bag } from '../bags/bag.js';
 import { fill, loadClubFor } from '../bags/commands.js';
@@ -16,7 +16,7 @@ const PART_WORDS: Readonly<Record<keyof CommandOf<'editRound'>['set'], string>> 
 };
 
 export const planCommands: Handlers<
-  'addPlan' | 'editPlan' | 'setSwaps' | 'removePlan' | 'editRound' | 'setRoundBag'
+  'addPlan' | 'editPlan' | 'setSwaps' | 'rebasePlan' | 'removePlan' | 'editRound' | 'setRoundBag'
 > = {
   async addPlan({ plan: { bagId, eventId = null, ...plan } }, { recorder }) {
     const player = await recorder.load('player', plan.playerId);
@@ -90,6 +90,24 @@ export const planCommands: Handlers<
       playerId: plan.playerId,
       summary: `${plan.name}: ${swaps.length} swap${swaps.length === 1 ? '' : 's'}`,
     };
+  },
+
+  async rebasePlan({ planId, version }, { recorder }) {
+    const plan = await loadPlan(recorder, planId);
+    requireVersion(plan, version, plan.name, []);
+    const bag = (await recorder.load('bag', plan.bagId))!;
+    const gamer = await recorder.em.findOne(Bag, { playerId: plan.playerId, gamer: true, removedAt: null });
+    if (!gamer) throw ruleBroken('There is no gamer bag to plan from.');
+    if (gamer.planId === plan.id) throw ruleBroken(`${gamer.name} is the gamer itself.`);
+    const clubsOf = new Map<string, readonly string[]>();
+    for (const { bagId } of plan.rounds) {
+      const own = bagId === null ? undefined : await recorder.load('bag', bagId);
+      if (own && !own.removedAt) clubsOf.set(own.id, await recorder.clubIdsOf(own));
+    }
+    const { set, clubIds } = rebased(plan, await recorder.clubIdsOf(gamer), (id) => clubsOf.get(id));
+    recorder.edit('plan', plan, set);
+    await recorder.setBagClubs(bag, await stillOwned(recorder, clubIds));
+    return { playerId: plan.playerId, summary: `${plan.name}: planned from the gamer as it is now` };
   },
 
   async editRound({ planId, version, roundId, set }, { recorder }) {

@@ -19,6 +19,7 @@ import { queriedSchool } from '../bag/use-bag-ladder';
 import { useSchedule } from '../courses/schedule-store';
 import { useSheet } from '../sheet/sheet-store';
 import EventForm from './EventForm.vue';
+import GamerChanged from './GamerChanged.vue';
 import PlanForm from './PlanForm.vue';
 import PlanPicker from './PlanPicker.vue';
 import RoundPage from './RoundPage.vue';
@@ -212,6 +213,7 @@ useShortcuts('An event', {
       :event="writing === 'edit' ? event : undefined"
       @leave="writing = null"
     />
+    <GamerChanged v-if="event" :plan="plan" />
     <AtWork v-if="settling.share.value !== null" :share="settling.share.value" @stop="settling.stop()">
       Settling the bag, and checking what would change it that morning…
       <template v-if="isWaitedFor">The next page opens when it is done.</template>

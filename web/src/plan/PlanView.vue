@@ -17,6 +17,7 @@ import LinkButton from '../app/LinkButton.vue';
 import NotThere from '../app/NotThere.vue';
 import ChoosePanel from './ChoosePanel.vue';
 import EventForm from './EventForm.vue';
+import GamerChanged from './GamerChanged.vue';
 import PlanForm from './PlanForm.vue';
 import PlanHead, { type PlanWriting } from './PlanHead.vue';
 import PlanStart from './PlanStart.vue';
@@ -145,6 +146,7 @@ useShortcuts('The bag', {
     <template v-if="plan && bag">
       <BagAir v-if="airOpen || setting" ref="air" :ladder="ladder" @set="setting = $event" />
       <p v-if="setting" class="print-only">Read in {{ settingWords(setting, unit) }}.</p>
+      <GamerChanged :plan="plan" />
       <SwapList
         :plan="plan"
         :is-gamer="bag.gamer"

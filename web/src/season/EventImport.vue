@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { Command } from '@tasche/contract';
 import { counted } from '@tasche/core';
 import { NButton, NCard, NCheckbox } from 'naive-ui';
 import { v4 as newId } from 'uuid';
@@ -15,7 +16,14 @@ import TextField from '../fields/TextField.vue';
 import { textOfFile } from '../files/text-of-file';
 import { mayDoHere } from '../people/rights';
 import { firstDayOf } from '../plan/event-draft';
-import { IMPORT_FORM, eventPlans, importCommands, newPlaces, type EventPlan } from './event-import';
+import {
+  IMPORT_FORM,
+  eventPlans,
+  importCommands,
+  plansOfImport,
+  newPlaces,
+  type EventPlan,
+} from './event-import';
 import type { EventRow } from './event-row';
 import { readEventList, type EventList } from './read-event-list';
 
@@ -23,7 +31,11 @@ import { readEventList, type EventList } from './read-event-list';
  * Events out of a calendar file or a list: looked at first; those that are here already move, the others are
  * made on the courses they name.
  */
-const emit = defineEmits<{ leave: [] }>();
+const props = defineProps<{
+  /** The player whose season is open: the events can be planned for them at once. */
+  player?: { id: string; name: string; hasGamer: boolean };
+}>();
+const emit = defineEmits<{ leave: [plans: readonly Command[]] }>();
 const schedule = useSchedule();
 const isTouch = useIsTouch();
 const MAX_FILE_BYTES = 2_000_000;
@@ -128,14 +140,22 @@ function wordsOf(plan: EventPlan): { words: string; look: 'brick' | 'brass' | 'q
   };
 }
 
+const plansThem = ref(true);
+const isPlannable = computed(
+  () => props.player?.hasGamer && mayDoHere('addPlan') && chosen.value.some(({ does }) => does === 'make'),
+);
+
 function take(): void {
   const why = calendar.value ? 'out of a calendar' : 'out of a list';
-  schedule.change(importCommands(chosen.value, newCourses.value, course.value, newId), why);
-  leave();
+  const commands = importCommands(chosen.value, newCourses.value, course.value, newId);
+  // Once they are made, they are here already.
+  const isPlanned = isPlannable.value && plansThem.value;
+  schedule.change(commands, why);
+  leave(isPlanned ? plansOfImport(commands, props.player!.id, schedule.courses, newId) : []);
 }
-function leave(): void {
+function leave(plans: readonly Command[] = []): void {
   end();
-  emit('leave');
+  emit('leave', plans);
 }
 </script>
 
@@ -148,7 +168,7 @@ function leave(): void {
         @file="read"
         >Choose a calendar file (.ics) or a list (.csv, .txt)…</FileField
       >
-      <NButton size="small" @click="leave">Cancel</NButton>
+      <NButton size="small" @click="leave()">Cancel</NButton>
     </p>
     <TextField
       v-if="!calendar"
@@ -198,6 +218,12 @@ function leave(): void {
       <p v-if="places.length > 0">
         <NCheckbox v-model:checked="addsCourses">
           Add {{ counted(places.length, 'course') }} by name, holes to follow: {{ places.join(', ') }}
+        </NCheckbox>
+      </p>
+      <p v-if="isPlannable">
+        <NCheckbox v-model:checked="plansThem">
+          Plan them for {{ player!.name }} from the gamer bag: days to test, play in and leave alone stand
+          before each
         </NCheckbox>
       </p>
       <p v-if="chosen.length > 0" class="bar">

@@ -1,7 +1,13 @@
 <script setup lang="ts">
 import ShareButton from '../sharing/ShareButton.vue';
 import { NButton, NCard } from 'naive-ui';
-import { SEASON_RULE_BOUNDS, USUAL_SEASON, seasonOf, type PlayerSeason } from '@tasche/contract';
+import {
+  SEASON_RULE_BOUNDS,
+  USUAL_SEASON,
+  seasonOf,
+  type Command,
+  type PlayerSeason,
+} from '@tasche/contract';
 import { dayPlus, type SeasonRules } from '@tasche/core';
 import { computed, onMounted, ref } from 'vue';
 import { shortDay, today } from '../app/day';
@@ -48,6 +54,15 @@ function setRule(key: keyof SeasonRules, days: number | null): void {
 }
 
 const isImporting = ref(isDraftKept(IMPORT_FORM));
+const importsFor = computed(() => {
+  const { id, name } = store.sheet!.player;
+  return { id, name, hasGamer: store.gamer !== undefined };
+});
+function leaveImport(plans: readonly Command[]): void {
+  isImporting.value = false;
+  // The events are in the outbox before the plans that are for them, and are sent before them.
+  if (plans.length > 0) store.change(plans, 'out of a list');
+}
 </script>
 
 <template>
@@ -80,7 +95,7 @@ const isImporting = ref(isDraftKept(IMPORT_FORM));
         >
       </template>
     </PageHead>
-    <EventImport v-if="isImporting" @leave="isImporting = false" />
+    <EventImport v-if="isImporting" :player="importsFor" @leave="leaveImport" />
     <NCard tag="section" class="clashes" v-if="clashes.length > 0" aria-label="Conflicts">
       <p v-for="(clash, i) in clashes" :key="i" class="verdict warning">
         ◆ {{ shortDay(clash.day) }}: {{ clash.text }}

@@ -3,6 +3,7 @@ import { USUAL_LIMITS, dayPlus, daysBetween } from '@tasche/core';
 import { freshRound } from '../courses/fresh-round';
 import { emptyCourse } from '../courses/new-course';
 import { firstDayOf, lastDayOf } from '../plan/event-draft';
+import { planOfEvent } from '../plan/plan-of-event';
 import { courseNamed } from './course-named';
 import type { EventRow } from './event-row';
 
@@ -78,6 +79,20 @@ export function importCommands(
     return does === 'make' && on ? [newEvent(row, on, newId)] : [];
   });
   return [...added.map((course): Command => ({ do: 'addCourse', course })), ...made];
+}
+
+/** A plan for each event that was made, from the player's gamer bag. */
+export function plansOfImport(
+  commands: readonly Command[],
+  playerId: string,
+  courses: readonly CourseView[],
+  newId: () => string,
+): Command[] {
+  return commands.flatMap((command) => {
+    if (command.do !== 'addEvent') return [];
+    const event: EventView = { zone: null, ...command.event, version: 1, removed: false };
+    return [planOfEvent(event, playerId, courses, { plan: newId(), bag: newId() })];
+  });
 }
 
 function moved(event: EventView, row: EventRow): Command {

@@ -1,6 +1,6 @@
-import type { ChangeResult, Command, SheetView } from '@tasche/contract';
+import type { ChangeResult, Command, PlanView, SheetView } from '@tasche/contract';
 import { describe, expect, it } from 'vitest';
-import { withCommands } from '@tasche/contract';
+import { emptyRound, withCommands } from '@tasche/contract';
 import { withResult } from '../../src/changes/with-result';
 import { clubView, sheetOf } from '../sheet';
 
@@ -57,6 +57,49 @@ describe('the sheet before the server has answered', () => {
       expect.arrayContaining(['c', 'd']),
     );
     expect(once.bags.find((bag) => bag.id === 'week-bag')!.clubIds).not.toContain('a');
+  });
+
+  it('has a plan start from the gamer as it is now: its swaps stay as far as they can, a settled bag by others', () => {
+    const base = start();
+    const gamer = base.bags.find((bag) => bag.gamer)!;
+    const [first, second] = gamer.clubIds;
+    const round = {
+      ...emptyRound('r1'),
+      bagId: 'round-bag',
+      swaps: [{ outId: first!, inId: 'c', why: 'wind' }],
+    };
+    const plan = {
+      id: 'week',
+      bagId: 'week-bag',
+      baseClubIds: gamer.clubIds,
+      swaps: [{ outId: first!, inId: 'c', why: 'wind' }, { outId: second! }],
+      rounds: [round, emptyRound('r2')],
+    } as unknown as PlanView;
+    const sheet = {
+      ...base,
+      bags: [
+        { ...gamer, clubIds: [first!, 'new'] },
+        { ...gamer, id: 'week-bag', gamer: false, planId: 'week', clubIds: [] },
+        { ...gamer, id: 'round-bag', gamer: false, planId: 'week', clubIds: ['c', second!] },
+      ],
+      plans: [plan],
+    };
+    const after = withCommands('sheet', sheet, [{ do: 'rebasePlan', planId: 'week', version: 1 }]);
+    expect(after.plans[0]).toMatchObject({
+      baseClubIds: [first, 'new'],
+      swaps: [{ outId: first, inId: 'c', why: 'wind' }],
+      rounds: [
+        {
+          swaps: [
+            { outId: first, inId: 'c', why: 'wind' },
+            { outId: 'new', inId: second },
+          ],
+        },
+        { roundId: 'r2', swaps: [] },
+      ],
+    });
+    expect(after.bags.find(({ id }) => id === 'week-bag')!.clubIds).toEqual(['c', 'new']);
+    expect(after.bags.find(({ id }) => id === 'round-bag')!.clubIds).toEqual(['c', second]);
   });
 
   it('keeps a newer reading when an older one is recorded late', () => {

@@ -181,8 +181,48 @@ describe('the import of events', () => {
       { do: 'addCourse', course: { name: 'Dunes', holes: [] } },
       { do: 'addEvent', event: { name: 'Open' } },
     ]);
-    expect(view.emitted('leave')).toHaveLength(1);
+    expect(view.emitted('leave')).toEqual([[[]]]);
     expect(isDraftKept(IMPORT_FORM)).toBe(false);
+  });
+
+  it('on a player’s season: plans what is made for them, if it is wanted and there is a gamer', async () => {
+    const player = { id: 'p', name: 'Ana', hasGamer: true };
+    const press = async (view: ReturnType<typeof mount>, text: string) => {
+      const button = view.findAll('button').find((one) => one.text() === text)!;
+      await button.trigger('click');
+    };
+    const view = mount(EventImport, { props: { player } });
+    await view.get('textarea').setValue('12-15 Mar 2099 Ana Open @ Hochfirn');
+    expect(view.text()).toContain('Plan them for Ana from the gamer bag');
+    await press(view, 'Import 1 event');
+    const event = useOutbox().pending('circuit').at(-1);
+    expect(view.emitted('leave')).toMatchObject([
+      [
+        [
+          {
+            do: 'addPlan',
+            plan: {
+              playerId: 'p',
+              eventId: event!.do === 'addEvent' && event!.event.id,
+              name: 'Ana Open',
+              course: 'Hochfirn',
+              startsOn: '2099-03-12',
+              endsOn: '2099-03-15',
+            },
+          },
+        ],
+      ],
+    ]);
+
+    const without = mount(EventImport, { props: { player } });
+    await without.get('textarea').setValue('1 Apr 2099 Ana Cup @ Hochfirn');
+    await without.findAll('[role=checkbox]').at(-1)!.trigger('click');
+    await press(without, 'Import 1 event');
+    expect(without.emitted('leave')).toEqual([[[]]]);
+
+    const bagless = mount(EventImport, { props: { player: { ...player, hasGamer: false } } });
+    await bagless.get('textarea').setValue('2 Apr 2099 Ana Fours @ Hochfirn');
+    expect(bagless.text()).not.toContain('Plan them');
   });
 
   it('of a file that is a list puts it where it can be corrected; what is none is said', async () => {
