@@ -184,8 +184,10 @@ nav {
 .line .go-to {
   order: -1;
   position: sticky;
-  left: 0;
-  z-index: 1;
+  left: -4px;
+  padding-left: 10px;
+  /* Over the entries of the menu, which stand over each other. */
+  z-index: 3;
   background: var(--linen-deep);
 }
 .line .brand {
