@@ -21,6 +21,17 @@ export const PLAYER_VIEWS = [
   { name: 'settings', label: 'Settings' },
 ] as const;
 
+/** Pages of the bench, as its tabs have them. */
+export const BENCH_VIEWS = [
+  { name: 'bench', label: 'Tickets' },
+  { name: 'bend-plan', label: 'Bend plan' },
+  { name: 'weights', label: 'Weights and lengths' },
+  { name: 'check', label: 'Check' },
+  { name: 'wear', label: 'Wear and balls' },
+  { name: 'putters', label: 'Putters' },
+  { name: 'wishes', label: 'Wish list' },
+] as const;
+
 /** Pages under a view, which stands for them in the menu. */
 const VIEW_OF: Readonly<Record<string, string>> = {
   seasons: 'courses',

@@ -3,6 +3,7 @@ import { computed } from 'vue';
 import { useRoute } from 'vue-router';
 import PageHead from '../app/PageHead.vue';
 import PageTabs from '../app/PageTabs.vue';
+import { BENCH_VIEWS } from '../app/views';
 import { useSheet } from '../sheet/sheet-store';
 
 /** The head of every page of the bench, and the way between them. */
@@ -10,17 +11,8 @@ const { playerId } = defineProps<{ playerId: string }>();
 defineSlots<{ default(): unknown; says?(): unknown; actions?(): unknown }>();
 const store = useSheet();
 const route = useRoute();
-const PAGES = [
-  { name: 'bench', label: 'Tickets' },
-  { name: 'bend-plan', label: 'Bend plan' },
-  { name: 'weights', label: 'Weights and lengths' },
-  { name: 'check', label: 'Check' },
-  { name: 'wear', label: 'Wear and balls' },
-  { name: 'putters', label: 'Putters' },
-  { name: 'wishes', label: 'Wish list' },
-] as const;
 const tabs = computed(() =>
-  PAGES.map((page) => ({ ...page, to: { name: page.name, params: { playerId } } })),
+  BENCH_VIEWS.map((page) => ({ ...page, to: { name: page.name, params: { playerId } } })),
 );
 </script>
 

@@ -5,7 +5,6 @@ import { useRoute, useRouter } from 'vue-router';
 import { newestOnly } from '../app/newest-only';
 import { request } from '../api/request';
 import PageWindow from '../app/PageWindow.vue';
-import { viewOf } from '../app/views';
 import { useSchedule } from '../courses/schedule-store';
 import TextField from '../fields/TextField.vue';
 import { useSheet } from '../sheet/sheet-store';
@@ -57,7 +56,7 @@ const places = computed(() =>
   placesFor(text.value, {
     players: players.value,
     here: here.value,
-    view: viewOf(String(route.name)),
+    view: String(route.name),
     courses: schedule.courses,
     events: schedule.events,
     planOf: (eventId) => sheet.sheet?.plans.find((plan) => plan.eventId === eventId)?.id ?? null,

@@ -1,7 +1,7 @@
 import type { CourseView, EventView, FoundPlayer } from '@tasche/contract';
 import type { RouteLocationRaw } from 'vue-router';
 import { spanOfDays } from '../app/day';
-import { PLAYER_VIEWS, VIEWS } from '../app/views';
+import { BENCH_VIEWS, PLAYER_VIEWS, VIEWS, viewOf } from '../app/views';
 import { firstDayOf, lastDayOf } from '../plan/event-draft';
 import { entryLink } from '../season/entry-link';
 
@@ -20,7 +20,7 @@ export interface PlacesFrom {
   players: readonly FoundPlayer[];
   /** Whose page is open. */
   here: { id: string; name: string; clubs: readonly { id: string; name: string }[] } | null;
-  /** The view that is open: another player is shown in the same one. */
+  /** The name of the route that is open: another player is shown in the same view. */
   view: string;
   courses: readonly Pick<CourseView, 'id' | 'name'>[];
   events: readonly Pick<EventView, 'id' | 'name' | 'rounds'>[];
@@ -29,6 +29,12 @@ export interface PlacesFrom {
 }
 
 const MAX_PLACES = 12;
+/** Views of a player, and what is under them and asks for no more than a player. */
+const PAGES: readonly { name: string; label: string }[] = [
+  ...PLAYER_VIEWS,
+  ...BENCH_VIEWS.filter(({ name }) => name !== 'bench'),
+  { name: 'basket', label: 'Next basket' },
+];
 
 /**
  * Where the words that are typed lead: each of them begins a word of the place. Without words, the players, in the
@@ -36,19 +42,22 @@ const MAX_PLACES = 12;
  */
 export function placesFor(text: string, from: PlacesFrom): Place[] {
   const words = wordsOf(text);
-  const view = PLAYER_VIEWS.find(({ name }) => name === from.view) ?? PLAYER_VIEWS[0];
+  const view =
+    PAGES.find(({ name }) => name === from.view) ??
+    PAGES.find(({ name }) => name === viewOf(from.view)) ??
+    PLAYER_VIEWS[0];
   const inThisView = from.players.map((player) => playerPlace(player, view));
   if (words.length === 0) return inThisView.slice(0, MAX_PLACES);
   const here = from.here;
   const all: readonly (readonly [Place, searched: string])[] = [
     ...inThisView.map((place, i) => [place, from.players[i]!.name] as const),
     ...VIEWS.map((one) => [workspacePlace(one), one.label] as const),
-    ...(here ? PLAYER_VIEWS.map((one) => [playerPlace(here, one), one.label] as const) : []),
+    ...(here ? PAGES.map((one) => [playerPlace(here, one), one.label] as const) : []),
     ...(here?.clubs ?? []).map((club) => [clubPlace(here!, club), `${club.name} club`] as const),
     ...from.courses.map((course) => [coursePlace(course), `${course.name} course`] as const),
     ...from.events.map((event) => [eventPlace(event, from), `${event.name} event`] as const),
     ...from.players.flatMap((player) =>
-      PLAYER_VIEWS.map((one) => [playerPlace(player, one), `${player.name} ${one.label}`] as const),
+      PAGES.map((one) => [playerPlace(player, one), `${player.name} ${one.label}`] as const),
     ),
   ];
   const found = new Map<string, Place>();

@@ -29,6 +29,8 @@ describe('where words lead', () => {
   it('without any, to the players, in the view that is open', () => {
     expect(labels('')).toEqual(['Ana Duarte-Lind · Card', 'Pim Olind · Card']);
     expect(labels(' ', { view: 'roster' })).toEqual(['Ana Duarte-Lind · Bag', 'Pim Olind · Bag']);
+    expect(labels('', { view: 'check' })[0]).toBe('Ana Duarte-Lind · Check');
+    expect(labels('', { view: 'swap-sheet' })[0]).toBe('Ana Duarte-Lind · Plan');
     expect(placesFor('', from)[0]!.to).toEqual({ name: 'card', params: { playerId: 'ana' } });
   });
 
@@ -43,8 +45,9 @@ describe('where words lead', () => {
   });
 
   it('to a view, a club of the player who is open, a course, an event', () => {
-    expect(labels('ben')).toEqual(['Pim Olind · Bench', 'Ana Duarte-Lind · Bench']);
+    expect(labels('benc')).toEqual(['Pim Olind · Bench', 'Ana Duarte-Lind · Bench']);
     expect(labels('tick')).toEqual(['Tickets']);
+    expect(labels('ana wish')).toEqual(['Ana Duarte-Lind · Wish list']);
     expect(placesFor('56', from)).toMatchObject([
       { says: 'club of Pim Olind', to: { name: 'club-life', params: { playerId: 'pim', clubId: 'w56' } } },
     ]);
