@@ -190,7 +190,7 @@ function leave(plans: readonly Command[] = []): void {
         />
       </label>
       <p v-if="rows.length === 0" class="quiet">
-        {{ calendar ? 'This calendar holds no events.' : 'No line of this list begins or ends with a date.' }}
+        {{ calendar ? 'This calendar holds no events.' : 'No line of this list has a date.' }}
       </p>
       <ul class="rows">
         <li v-for="(plan, i) in plans" :key="i">

@@ -46,7 +46,8 @@ export function readEventList(text: string, reading: EventListReading): EventLis
       ignored.push(`${line.cells?.name ?? ''} (${line.kind})`.trim());
       continue;
     }
-    const head = headIn(line.days);
+    // A row of a table is an event, though its date may be no more than a month.
+    const head = line.cells ? undefined : headIn(line.days);
     if (head) {
       above = { ...head, ...(head.year === undefined && above.year !== undefined && { year: above.year }) };
       continue;
@@ -54,7 +55,7 @@ export function readEventList(text: string, reading: EventListReading): EventLis
     const row = rowOf(line, above, { ...reading, isMonthFirst });
     if (row.from !== '') above = { ...above, year: Number(row.from.slice(0, 4)), from: row.from };
     // Titles and heads of columns stand above the first event.
-    else if (rows.length === 0 && row.problem === NO_DATE) {
+    else if (rows.length === 0 && !line.cells && row.problem === NO_DATE) {
       const year = yearIn(line.days);
       if (year !== undefined) above = { year };
       ignored.push(line.days.trim().replace(/\s+/g, ' '));
@@ -202,8 +203,9 @@ function nameAndPlace(rest: string, courses: readonly string[]): { name: string;
   const [name = '', second = ''] = parts;
   if (parts.length > 1) {
     const isCourse = (part: string) => courseNamed(part, courses) !== undefined;
-    // A name may be that of a course too: "Skarvoy Links, Hochfirn".
-    const place = parts.slice(1).find(isCourse) ?? (isCourse(name) ? name : second);
+    // "Hochfirn, Spring Open" begins with its course; "Hochfirn Open, North Course" does not.
+    const isName = courses.some((course) => course.toLowerCase() === name.toLowerCase());
+    const place = parts.slice(1).find(isCourse) ?? (isName ? name : second);
     return { name: place === name ? second : name, place };
   }
   const whole = name.toLowerCase();

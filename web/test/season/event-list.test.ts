@@ -117,6 +117,21 @@ Hochfirn, 20 June`),
     ]);
   });
 
+  it('keeps every row of a table with heads, though its date is a month or still open', () => {
+    expect(said('Event,Date\nTrophy,TBC\nSpring Open,March 2027\nCup,12 Mar 2027')).toEqual([
+      '■ has no date: Trophy',
+      '■ has no date: Spring Open',
+      '2027-03-12 Cup',
+    ]);
+  });
+
+  it('takes a name that begins with a course’s for a name, and a name that is a course’s for the course', () => {
+    expect(said('12 Mar Hochfirn Open, North Course\n13 Mar Hochfirn, Spring fours')).toEqual([
+      '2027-03-12 Hochfirn Open @ North Course',
+      '2027-03-13 Spring fours @ Hochfirn',
+    ]);
+  });
+
   it('may be the file a season is saved as: its events come back, what else is in it is ignored', () => {
     const { rows, ignored } = read(
       'what,name,from,to,time,time zone\nevent,Skarvoy Open,2026-12-03,2026-12-06,,\nround,Round 1,2026-12-03,2026-12-03,08:40,Europe/Oslo\n',
