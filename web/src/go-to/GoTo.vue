@@ -35,7 +35,7 @@ const find = newestOnly<string>(async (words, isNewest) => {
     problem.value = (error as Error).message;
   }
   isLooking = !isNewest();
-  if (isWanted && !isLooking) go(0);
+  if (isWanted && !isLooking && goTo.open) go(0);
 });
 watch(
   text,

@@ -12,7 +12,7 @@ import {
 import { dayPlus } from '@tasche/core';
 import { format, parseISO } from 'date-fns';
 import { NButton, NEmpty } from 'naive-ui';
-import { computed, onMounted, ref } from 'vue';
+import { computed, defineAsyncComponent, onMounted, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { usePages } from '../api/read';
 import { shortDay, today } from '../app/day';
@@ -21,7 +21,6 @@ import { useSchedule } from '../courses/schedule-store';
 import { isDraftKept } from '../fields/kept-draft';
 import { mayDoHere } from '../people/rights';
 import CalendarLanes from './CalendarLanes.vue';
-import EventImport from './EventImport.vue';
 import { IMPORT_FORM } from './event-import';
 import { calendarLanes } from './calendar-lanes';
 import { ENTRY_MARKS, ENTRY_WORDS } from './season-words';
@@ -57,6 +56,8 @@ const { rows, total, hasMore, more, again, problem } = usePages<CalendarEntry, C
     `/calendar?from=${from.value}&to=${to.value}&today=${today()}&limit=${PAGE}${next === null ? '' : `&after=${encodeURIComponent(next)}`}`,
 );
 
+// Its reader knows the months in ten languages.
+const EventImport = defineAsyncComponent(() => import('./EventImport.vue'));
 const isImporting = ref(isDraftKept(IMPORT_FORM));
 
 const days = computed(() => Array.from({ length: DAYS }, (_one, i) => dayPlus(from.value, i)));

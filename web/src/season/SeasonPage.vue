@@ -9,14 +9,13 @@ import {
   type PlayerSeason,
 } from '@tasche/contract';
 import { dayPlus, type SeasonRules } from '@tasche/core';
-import { computed, onMounted, ref } from 'vue';
+import { computed, defineAsyncComponent, onMounted, ref } from 'vue';
 import { shortDay, today } from '../app/day';
 import PageHead from '../app/PageHead.vue';
 import { useSchedule } from '../courses/schedule-store';
 import { isDraftKept } from '../fields/kept-draft';
 import NumberField from '../fields/NumberField.vue';
 import { useSheet } from '../sheet/sheet-store';
-import EventImport from './EventImport.vue';
 import { IMPORT_FORM } from './event-import';
 import SeasonAgenda from './SeasonAgenda.vue';
 import SeasonItems from './SeasonItems.vue';
@@ -53,6 +52,8 @@ function setRule(key: keyof SeasonRules, days: number | null): void {
     set({ ...season.value, rules: { ...season.value.rules, [key]: days } });
 }
 
+// Its reader knows the months in ten languages.
+const EventImport = defineAsyncComponent(() => import('./EventImport.vue'));
 const isImporting = ref(isDraftKept(IMPORT_FORM));
 const importsFor = computed(() => {
   const { id, name } = store.sheet!.player;

@@ -59,8 +59,24 @@ type Token = { start: number; end: number } & (
   | { is: 'weekday' | 'to' | 'blank' | 'mark' | 'other' }
 );
 
-const PIECES =
-  /(?<iso>\d{4}-\d{2}-\d{2})(?!\d)|(?<time>\d{1,2}:\d{2})|(?<dotted>\d{1,2}\.\s?\d{1,2}\.(?:\s?\d{4}|\d{2}(?!\d))?)|(?<slashed>\d{1,2}\/\d{1,2}(?:\/(?:\d{4}|\d{2}))?(?![\d/]))|(?<dashed>\d{1,2}-\d{1,2}-\d{4})|(?<year>(?:19|20)\d{2}(?!\d)|[’']\d{2}(?!\d))|(?<number>\d{1,2})(?:st|nd|rd|th|er|º|ª|\.)?(?![\p{L}\d])|(?<word>\p{L}+\.?)|(?<to>[-–—&])|(?<mark>[\t,;|(])|(?<blank>\s)|[^]/giu;
+/** What a line is made of; the first that fits. */
+const PIECES = new RegExp(
+  [
+    String.raw`(?<iso>\d{4}-\d{2}-\d{2})(?!\d)`,
+    String.raw`(?<time>\d{1,2}:\d{2})`,
+    String.raw`(?<dotted>\d{1,2}\.\s?\d{1,2}\.(?:\s?\d{4}|\d{2}(?!\d))?)`,
+    String.raw`(?<slashed>\d{1,2}\/\d{1,2}(?:\/(?:\d{4}|\d{2}))?(?![\d\/]))`,
+    String.raw`(?<dashed>\d{1,2}-\d{1,2}-\d{4})`,
+    String.raw`(?<year>(?:19|20)\d{2}(?!\d)|[’']\d{2}(?!\d))`,
+    String.raw`(?<number>\d{1,2})(?:st|nd|rd|th|er|º|ª|\.)?(?![\p{L}\d])`,
+    String.raw`(?<word>\p{L}+\.?)`,
+    String.raw`(?<to>[\-–—&])`,
+    String.raw`(?<mark>[\t,;|\(])`,
+    String.raw`(?<blank>\s)`,
+    String.raw`[^]`,
+  ].join('|'),
+  'giu',
+);
 const WORDS_TO = new Set(
   'to till until through thru and bis und au et al a e y tot en til till och og'.split(' '),
 );
