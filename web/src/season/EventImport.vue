@@ -18,11 +18,11 @@ import { mayDoHere } from '../people/rights';
 import { firstDayOf } from '../plan/event-draft';
 import {
   IMPORT_FORM,
-  eventPlans,
+  importedEvents,
   importCommands,
   plansOfImport,
   newPlaces,
-  type EventPlan,
+  type ImportedEvent,
 } from './event-import';
 import type { EventRow } from './event-row';
 import { readEventList, type EventList } from './read-event-list';
@@ -96,16 +96,16 @@ const fromList = computed(() => (listed.value instanceof Error ? null : listed.v
 const rows = computed(() => calendar.value ?? fromList.value?.rows ?? null);
 const said = computed(() => (listed.value instanceof Error ? listed.value.message : problem.value));
 
-const plans = computed(() => eventPlans(rows.value ?? [], schedule.events, schedule.courses, today()));
-const isOver = ({ row }: EventPlan) => (row.to || row.from) < today();
-const keyOf = ({ row }: EventPlan) => `${row.uid} ${row.name} ${row.from}`;
+const plans = computed(() => importedEvents(rows.value ?? [], schedule.events, schedule.courses, today()));
+const isOver = ({ row }: ImportedEvent) => (row.to || row.from) < today();
+const keyOf = ({ row }: ImportedEvent) => `${row.uid} ${row.name} ${row.from}`;
 /** Events that are taken though they are over, or left though they are not. */
 const flipped = ref(new Set<string>());
-const isOffered = ({ does }: EventPlan) => does === 'make' || does === 'move';
-// A list of a whole year is brought for what is still to come.
-const isTaken = (plan: EventPlan) =>
+const isOffered = ({ does }: ImportedEvent) => does === 'make' || does === 'move';
+// A list of a whole year is imported for what is still to come.
+const isTaken = (plan: ImportedEvent) =>
   isOffered(plan) && flipped.value.has(keyOf(plan)) === (plan.does === 'make' && isOver(plan));
-function flip(plan: EventPlan): void {
+function flip(plan: ImportedEvent): void {
   const next = new Set(flipped.value);
   if (!next.delete(keyOf(plan))) next.add(keyOf(plan));
   flipped.value = next;
@@ -116,7 +116,7 @@ const places = computed(() => (mayDoHere('addCourse') ? newPlaces(chosen.value) 
 const addsCourses = ref(true);
 const newCourses = computed(() => (addsCourses.value ? places.value : []));
 /** Events of which it is still open where they are played. */
-const homeless = computed(() =>
+const withoutCourse = computed(() =>
   chosen.value.filter(
     ({ does, course, row }) =>
       does === 'make' && !course && (newCourses.value.length === 0 || row.place === ''),
@@ -125,10 +125,10 @@ const homeless = computed(() =>
 const courseId = ref('');
 const courses = computed(() => schedule.courses.map(({ id, name }) => ({ value: id, label: name })));
 const course = computed(() => schedule.courses.find(({ id }) => id === courseId.value));
-const isReady = computed(() => homeless.value.length === 0 || course.value !== undefined);
+const isReady = computed(() => withoutCourse.value.length === 0 || course.value !== undefined);
 
 /** What becomes of a row, beside its name and days. */
-function wordsOf(plan: EventPlan): { words: string; look: 'brick' | 'brass' | 'quiet' } {
+function wordsOf(plan: ImportedEvent): { words: string; look: 'brick' | 'brass' | 'quiet' } {
   const { row, event, does, course: on } = plan;
   if (does === 'no') return { words: `■ ${row.problem}`, look: 'brick' };
   if (does === 'same') return { words: 'is here already', look: 'quiet' };
@@ -228,7 +228,7 @@ function leave(plans: readonly Command[] = []): void {
       </p>
       <p v-if="chosen.length > 0" class="bar">
         <ChoiceField
-          v-if="homeless.length > 0"
+          v-if="withoutCourse.length > 0"
           v-model:value="courseId"
           label="Course of the new events"
           placeholder="played on…"
@@ -238,7 +238,7 @@ function leave(plans: readonly Command[] = []): void {
           Import {{ counted(chosen.length, 'event') }}
         </NButton>
         <span v-if="!isReady" class="quiet small">
-          Choose the course of {{ counted(homeless.length, 'event') }} first; it can be changed by round.
+          Choose the course of {{ counted(withoutCourse.length, 'event') }} first; it can be changed by round.
         </span>
       </p>
     </template>

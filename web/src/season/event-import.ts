@@ -11,10 +11,10 @@ import type { EventRow } from './event-row';
 export const IMPORT_FORM = 'events/import';
 
 /**
- * What is done with an event that is brought: made, moved, left because it is here already, or because
+ * What is done with an event of a file or a list: made, moved, left because it is here already, or because
  * something is wrong with it.
  */
-export interface EventPlan {
+export interface ImportedEvent {
   row: EventRow;
   does: 'make' | 'move' | 'same' | 'no';
   event?: EventView;
@@ -27,12 +27,12 @@ export interface EventPlan {
  * year's event of the same name is another. Each is taken for one row at most.
  * @param today YYYY-MM-DD
  */
-export function eventPlans(
+export function importedEvents(
   rows: readonly EventRow[],
   events: readonly EventView[],
   courses: readonly CourseView[],
   today: string,
-): EventPlan[] {
+): ImportedEvent[] {
   const taken = new Set<string>();
   return rows.map((row) => {
     if (row.problem !== null) return { row, does: 'no' };
@@ -54,7 +54,7 @@ export function eventPlans(
 }
 
 /** Where events are to be played that are at no course there is: each place once. */
-export function newPlaces(plans: readonly EventPlan[]): string[] {
+export function newPlaces(plans: readonly ImportedEvent[]): string[] {
   const places: string[] = [];
   for (const { does, course, row } of plans)
     if (does === 'make' && !course && row.place !== '' && !places.some((place) => isSame(place, row.place)))
@@ -67,7 +67,7 @@ export function newPlaces(plans: readonly EventPlan[]): string[] {
  * @param other where events are played whose place is neither a course nor among those
  */
 export function importCommands(
-  plans: readonly EventPlan[],
+  plans: readonly ImportedEvent[],
   newCourses: readonly string[],
   other: CourseView | undefined,
   newId: () => string,

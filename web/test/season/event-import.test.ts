@@ -7,7 +7,7 @@ import { emptyCourse } from '../../src/courses/new-course';
 import { isDraftKept } from '../../src/fields/kept-draft';
 import FileField from '../../src/fields/FileField.vue';
 import EventImport from '../../src/season/EventImport.vue';
-import { IMPORT_FORM, eventPlans, importCommands, newPlaces } from '../../src/season/event-import';
+import { IMPORT_FORM, importedEvents, importCommands, newPlaces } from '../../src/season/event-import';
 import type { EventRow } from '../../src/season/event-row';
 import { showSchedule } from '../sheet';
 import { freshPinia } from '../pinia';
@@ -33,9 +33,9 @@ beforeEach(() => {
   made = 0;
 });
 
-describe('events that are brought', () => {
+describe('events of a list', () => {
   it('are played on the course they name, on one added by its name, or on the one that was chosen', () => {
-    const plans = eventPlans(
+    const plans = importedEvents(
       [
         row('Open', 'skarvoy links', '2027-03-12', { to: '2027-03-13', time: '08:00' }),
         row('Cup', 'Dunes', '2027-04-01', { time: '08:40', zone: 'Europe/Oslo' }),
@@ -92,7 +92,7 @@ describe('events that are brought', () => {
       limits: { clubs: 14, lengthIn: 48 },
       notes: '',
     };
-    const does = (one: EventRow) => eventPlans([one], [cup], COURSES, '2026-11-30')[0]!;
+    const does = (one: EventRow) => importedEvents([one], [cup], COURSES, '2026-11-30')[0]!;
     const plan = does(row('cup', '', '2027-03-12', { to: '2027-03-13' }));
     expect(plan.does).toBe('move');
     expect(importCommands([plan], [], undefined, newId)).toMatchObject([

@@ -18,7 +18,7 @@ import SeasonMonth from '../../src/season/SeasonMonth.vue';
 import SeasonTrials from '../../src/season/SeasonTrials.vue';
 import TripClubs from '../../src/season/TripClubs.vue';
 import { seasonRounds } from '../../src/season/season-rounds';
-import { eventPlans } from '../../src/season/event-import';
+import { importedEvents } from '../../src/season/event-import';
 import type { EventRow } from '../../src/season/event-row';
 import { readCalendar } from '../../src/season/read-calendar';
 import { calendarLocale, firstDayOfWeek } from '../../src/season/week-start';
@@ -121,14 +121,14 @@ describe('events of a calendar', () => {
     known('cup', 'Cup', '2027-05-01'),
   ];
   const does = (...rows: EventRow[]) =>
-    eventPlans(rows, events, [], '2026-11-26').map(({ does: what, event }) => [what, event?.id]);
+    importedEvents(rows, events, [], '2026-11-26').map(({ does: what, event }) => [what, event?.id]);
 
   it('move what is to come, never what is over, and make the rest', () => {
     expect(does(row('spring open', '2027-03-06'), row('Other', '2027-04-01'))).toEqual([
       ['move', 'new'],
       ['make', undefined],
     ]);
-    expect(eventPlans([row('Spring Open', '2027-03-06')], [events[0]!], [], '2026-11-26')[0]!.does).toBe(
+    expect(importedEvents([row('Spring Open', '2027-03-06')], [events[0]!], [], '2026-11-26')[0]!.does).toBe(
       'make',
     );
     expect(does(row('Cup', '2027-05-01'), row('Bad', '', { problem: 'ends before it begins' }))).toEqual([
