@@ -6,6 +6,7 @@ import '@fontsource/ibm-plex-sans/latin-ext-600.css';
 import '@fontsource/ibm-plex-sans-condensed/latin-400.css';
 import '@fontsource/ibm-plex-sans-condensed/latin-500.css';
 import './app/styles.css';
+import './app/tables.css';
 import { createPinia } from 'pinia';
 import { createApp } from 'vue';
 import { START_LOCATION } from 'vue-router';
