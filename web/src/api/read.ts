@@ -187,10 +187,12 @@ export async function reread<T>({ key, ask }: Question<T>, isFirstGood = true): 
   );
 }
 
+/** How far something that is held has been read: not asked for, on its way, here, not there, or no answer. */
+export type HeldState = 'empty' | 'loading' | 'ready' | 'missing' | 'away';
 interface Held<T> {
   /** What the server said last; undefined before it said anything, and while there is no question. */
   value: ComputedRef<T | undefined>;
-  state: ComputedRef<'empty' | 'loading' | 'ready' | 'missing' | 'away'>;
+  state: ComputedRef<HeldState>;
   /** Changes what is held, as an answer of the server's says. */
   change: (change: (value: T) => T) => void;
   /** Asks again; the first answer will do where it is on its way. */

@@ -59,6 +59,14 @@ export async function request<T>(path: string, init?: RequestInit): Promise<T> {
 }
 
 /**
+ * Asks who is signed in after the page stood aside: perhaps nobody any more, or somebody else.
+ * @throws NetworkError as `request`
+ */
+export async function readSignedInAgain(): Promise<void> {
+  takeAgain(await request<SignedInView>('/signed-in'));
+}
+
+/**
  * Who is signed in, read again. If that is another person or workspace, the page reloads, and nothing of it is
  * sent.
  */

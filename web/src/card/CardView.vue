@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import AwayLine from '../app/AwayLine.vue';
 import ProblemLine from '../app/ProblemLine.vue';
 import ShareButton from '../sharing/ShareButton.vue';
 import { NButton, NEmpty } from 'naive-ui';
@@ -96,9 +97,12 @@ useShortcuts('An event', {
     </PageHead>
     <CaddieBar v-if="page && !isEmpty" :page="page" :unit="unit" />
     <ProblemLine :text="problem" />
-    <p v-if="plan && !event && schedule.state === 'ready'" class="verdict warning">
-      ◆ The event of this plan is not here; it may have been deleted.
-    </p>
+    <template v-if="plan && !event">
+      <AwayLine :state="schedule.state" />
+      <p v-if="schedule.state === 'ready'" class="verdict warning">
+        ◆ The event of this plan is not here; it may have been deleted.
+      </p>
+    </template>
     <NEmpty
       v-if="isEmpty || (worked && pages.length === 0 && !plan)"
       :description="

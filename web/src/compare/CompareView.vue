@@ -3,6 +3,7 @@ import { baselineOf } from '@tasche/contract';
 import { counted, QUESTION_WORDS } from '@tasche/core';
 import { NCard, NEmpty } from 'naive-ui';
 import { computed, defineAsyncComponent } from 'vue';
+import AwayLine from '../app/AwayLine.vue';
 import LoadingRows from '../app/LoadingRows.vue';
 import PageHead from '../app/PageHead.vue';
 import { useSettings } from '../app/settings';
@@ -70,6 +71,7 @@ const above = computed(() =>
       </template>
     </PageHead>
     <LoadingRows v-if="range.state === 'loading'" />
+    <AwayLine v-else-if="range.state === 'away'" :state="range.state" />
     <NCard v-else-if="all.length === 0" class="empty">
       <NEmpty :description="`No shots yet with a ${shot} swing.`">
         <template #extra

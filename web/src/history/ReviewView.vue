@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import AwayLine from '../app/AwayLine.vue';
 import ProblemLine from '../app/ProblemLine.vue';
 import { NButton, NEmpty } from 'naive-ui';
 import { MAX_STRIKES_ANSWERED, roundsPlayed } from '@tasche/contract';
@@ -54,7 +55,7 @@ type Days = (typeof SPANS)[number]['value'];
 const days = computed<Days>(() => SPANS.find(({ value }) => value === route.query.days)?.value ?? '365');
 const setDays = (value: Days) => void router.replace({ query: { ...route.query, days: value } });
 const span = computed(() => ({ from: dayPlus(today(), -Number(days.value)), to: today() }));
-const { review, predictions, share, problem, hasMoreShots, stop, load } = useReview(
+const { review, predictions, share, problem, rangeState, hasMoreShots, stop, load } = useReview(
   () => props.playerId,
   () => span.value,
 );
@@ -99,6 +100,7 @@ const rounds = computed(() => roundsPlayed(store.sheet!, schedule.events, schedu
       <WorkProgress :share="share" /> Reviewing {{ counted(review?.days.length ?? 0, 'day') }} with shots…
       <NButton size="small" @click="stop">Cancel</NButton>
     </p>
+    <AwayLine :state="rangeState" />
     <ProblemLine :text="problem"> <NButton size="small" @click="load">Try again</NButton></ProblemLine>
 
     <section aria-label="Did it hold?">

@@ -12,6 +12,7 @@ import { counted, distanceNumber, ladderClub } from '@tasche/core';
 import { v4 as newId } from 'uuid';
 import { computed, onMounted, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
+import AwayLine from '../app/AwayLine.vue';
 import DataTable from '../app/DataTable.vue';
 import type { DataColumn } from '../app/data-table';
 import { shortDay, today } from '../app/day';
@@ -122,7 +123,8 @@ const columns: DataColumn<(typeof rounds.value)[number]>[] = [
       >
     </div>
     <RoundForm v-if="adding" @save="add" @leave="adding = false" />
-    <p v-if="rounds.length === 0 && !adding" class="quiet small">
+    <AwayLine :state="schedule.state" />
+    <p v-if="rounds.length === 0 && !adding && schedule.state === 'ready'" class="quiet small">
       No rounds yet. What was hit from where shows how often each club is hit, and what a course asks for.
     </p>
     <DataTable

@@ -64,5 +64,6 @@ export function useReview(playerId: () => string, span: () => { from: string; to
   onScopeDispose(stop);
   /** The range has more shots than one answer holds. */
   const hasMoreShots = computed(() => range.more);
-  return { review, predictions, share, problem, hasMoreShots, stop, load };
+  const rangeState = computed(() => range.state);
+  return { review, predictions, share, problem, rangeState, hasMoreShots, stop, load };
 }

@@ -3,6 +3,7 @@ import { NButton } from 'naive-ui';
 import { ballOn, roundCards } from '@tasche/contract';
 import { counted, COMMITTEE_DECIDES } from '@tasche/core';
 import { computed, onMounted } from 'vue';
+import AwayLine from '../app/AwayLine.vue';
 import LinkButton from '../app/LinkButton.vue';
 import NotThere from '../app/NotThere.vue';
 import Breadcrumb from '../app/Breadcrumb.vue';
@@ -106,6 +107,7 @@ const gamerNames = computed(() => (plan.value?.baseClubIds ?? []).map(nameOf).jo
       :unit="unit"
       :name-of="nameOf"
     />
+    <AwayLine v-if="plan?.eventId && !event" :state="schedule.state" />
     <ProblemLine :text="problem" />
     <div v-if="isSettled" class="cards">
       <CardTable

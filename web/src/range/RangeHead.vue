@@ -10,12 +10,13 @@ import PageHead from '../app/PageHead.vue';
 import UnitButton from '../app/UnitButton.vue';
 import { settingWords } from '../conditions/air-units';
 import { useSheet } from '../sheet/sheet-store';
-import { playingConditionsOf } from './range-store';
+import { playingConditionsOf, useRange } from './range-store';
 
 /** Which session it is, when and in what air it was; and where to go from it. */
 defineProps<{ playerId: string; session: SessionView | undefined; unit: DistanceUnit }>();
 const emit = defineEmits<{ new: [] }>();
 const store = useSheet();
+const range = useRange();
 const player = computed(() => store.sheet!.player);
 </script>
 
@@ -29,7 +30,9 @@ const player = computed(() => store.sheet!.player);
         >, {{ settingWords(playingConditionsOf(session), unit) }}; {{ session.source }}.
         <template v-if="session.notes">{{ session.notes }}</template>
       </p>
-      <p v-else class="quiet small">No shots yet. Open a session, or import a launch monitor’s file.</p>
+      <p v-else-if="range.state === 'ready'" class="quiet small">
+        No shots yet. Open a session, or import a launch monitor’s file.
+      </p>
     </template>
     <template #actions>
       <Later :px="34">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import AwayLine from '../app/AwayLine.vue';
 import LoadingRows from '../app/LoadingRows.vue';
 import Later from '../app/Later.vue';
 import { NCard, NEmpty } from 'naive-ui';
@@ -96,9 +97,7 @@ useShortcuts('The range', {
       ◆ Only the newest {{ digits(range.strikes.length) }} shots are here; averages and comparisons leave out
       the older ones.
     </p>
-    <p v-if="range.state === 'away'" class="verdict warning" role="status">
-      ◆ The server cannot be reached; this page fills by itself as soon as the server answers.
-    </p>
+    <AwayLine :state="range.state" />
     <Later :px="400">
       <div class="split">
         <SessionList

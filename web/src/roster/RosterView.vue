@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { hasRight, type RosterEntry } from '@tasche/contract';
+import { counted } from '@tasche/core';
 import { useLocalStorage } from '@vueuse/core';
 import { NButton, NCard, NCheckbox, NEmpty } from 'naive-ui';
 import { computed, defineAsyncComponent, ref, watch } from 'vue';
@@ -97,9 +98,10 @@ const faults = computed(() => here.value.filter((entry) => (entry.gamer?.faults 
       Roster
       <template #says>
         <p class="quiet small">
-          {{ hasMore ? `${entries?.length} of ${total}` : here.length }}
-          {{ total === 1 ? 'player' : 'players'
-          }}<template v-if="faults">, {{ faults }} with a fault in the gamer</template
+          <template v-if="!entries">Loading…</template
+          ><template v-else-if="hasMore">{{ entries.length }} of {{ counted(total, 'player') }}</template
+          ><template v-else>{{ counted(here.length, 'player') }}</template
+          ><template v-if="faults">, {{ faults }} with a fault in the gamer</template
           ><template v-if="changed">, {{ changed }} changed since yesterday</template>
         </p>
       </template>

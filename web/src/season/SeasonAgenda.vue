@@ -9,7 +9,12 @@ import { ENTRY_MARKS, ENTRY_WORDS } from './season-words';
 import TripClubs from './TripClubs.vue';
 
 /** What is coming in a player's season, month by month. */
-const props = defineProps<{ playerId: string; coming: readonly SeasonEntry[] }>();
+const props = defineProps<{
+  playerId: string;
+  coming: readonly SeasonEntry[];
+  /** All of it has been read. */
+  isWhole: boolean;
+}>();
 
 /** Kinds the name of an entry does not say. */
 const SAID: ReadonlySet<SeasonEntryKind> = new Set(['freeze', 'trip', 'note', 'ticket', 'trial', 'round']);
@@ -22,7 +27,7 @@ const monthOf = (day: string) => format(parseISO(day), 'MMMM yyyy');
 </script>
 
 <template>
-  <NEmpty v-if="coming.length === 0" description="Nothing is planned." />
+  <NEmpty v-if="isWhole && coming.length === 0" description="Nothing is planned." />
   <ol class="rows">
     <template v-for="(entry, i) in coming" :key="entry.uid">
       <li v-if="i === 0 || monthOf(coming[i - 1]!.from) !== monthOf(entry.from)" class="month">

@@ -10,6 +10,7 @@ import {
 } from '@tasche/contract';
 import { dayPlus, type SeasonRules } from '@tasche/core';
 import { computed, defineAsyncComponent, onMounted, ref } from 'vue';
+import AwayLine from '../app/AwayLine.vue';
 import { shortDay, today } from '../app/day';
 import PageHead from '../app/PageHead.vue';
 import { useSchedule } from '../courses/schedule-store';
@@ -97,6 +98,7 @@ function leaveImport(plans: readonly Command[]): void {
       </template>
     </PageHead>
     <EventImport v-if="isImporting" :player="importsFor" @leave="leaveImport" />
+    <AwayLine :state="schedule.state" />
     <NCard tag="section" class="clashes" v-if="clashes.length > 0" aria-label="Conflicts">
       <p v-for="(clash, i) in clashes" :key="i" class="verdict warning">
         ◆ {{ shortDay(clash.day) }}: {{ clash.text }}
@@ -105,7 +107,7 @@ function leaveImport(plans: readonly Command[]): void {
     <div class="columns">
       <section class="agenda" aria-label="What is coming">
         <h2>Coming</h2>
-        <SeasonAgenda :player-id="playerId" :coming="view.entries" />
+        <SeasonAgenda :player-id="playerId" :coming="view.entries" :is-whole="schedule.state === 'ready'" />
         <SeasonWorth class="no-print" />
       </section>
       <section class="no-print" aria-label="Month">

@@ -1,8 +1,9 @@
 import type { NewsView } from '@tasche/contract';
-import { useThrottleFn } from '@vueuse/core';
+import { useDocumentVisibility, useThrottleFn } from '@vueuse/core';
 import { defineStore } from 'pinia';
-import { ref } from 'vue';
+import { ref, watch } from 'vue';
 import { readShownAgain } from '../api/read';
+import { readSignedInAgain } from '../api/request';
 import { signedOut } from '../api/signed-in';
 import { idOfOutgoing, useOutbox } from '../changes/outbox';
 import { useSchedule } from '../courses/schedule-store';
@@ -17,7 +18,10 @@ const READ_EVERY_MS = 1000;
 /** Ids of what this browser sent lately: they are not news here. */
 const KEPT_IDS = 200;
 
-/** What others change, as it happens: the page shows it, and who it was. */
+/**
+ * What others change, as it happens: the page shows it, and who it was. A page that nobody sees does not listen:
+ * browsers open six connections to a server, and with six tabs listening nothing else would come through.
+ */
 export const useNews = defineStore('news', () => {
   const outbox = useOutbox();
   const sheet = useSheet();
@@ -31,6 +35,10 @@ export const useNews = defineStore('news', () => {
   let timer: ReturnType<typeof setTimeout> | undefined;
   let wasOpen = false;
   let waits = false;
+  let isWanted = false;
+  /** What was changed after this may not have been heard here; by the clock. */
+  let unheardSince = performance.timeOrigin;
+  const visibility = useDocumentVisibility();
 
   outbox.onSent((sent) => {
     if ('result' in sent) {
@@ -40,6 +48,11 @@ export const useNews = defineStore('news', () => {
     return undefined;
   });
   signedOut.on(close);
+  watch(visibility, (now) => {
+    if (!isWanted) return;
+    if (now === 'hidden') stopListening();
+    else void listenAgain();
+  });
 
   function isOwn(changeId: string): boolean {
     return own.includes(changeId) || outbox.waiting.some((one) => idOfOutgoing(one) === changeId);
@@ -92,8 +105,14 @@ export const useNews = defineStore('news', () => {
   }
 
   function open(): void {
-    if (source || typeof EventSource === 'undefined') return;
-    const opened = (source = new EventSource(`/api/news?readForMs=${Math.round(performance.now())}`));
+    isWanted = true;
+    listen();
+  }
+
+  function listen(): void {
+    if (source || !isWanted || visibility.value === 'hidden' || typeof EventSource === 'undefined') return;
+    const readForMs = Math.max(0, Math.round(Date.now() - unheardSince));
+    const opened = (source = new EventSource(`/api/news?readForMs=${readForMs}`));
     opened.addEventListener('here', () => {
       if (wasOpen) readAll();
       wasOpen = true;
@@ -110,14 +129,30 @@ export const useNews = defineStore('news', () => {
     opened.addEventListener('error', () => {
       if (opened.readyState !== EventSource.CLOSED || source !== opened) return;
       source = undefined;
-      setTimeout(open, AGAIN_MS);
+      setTimeout(listen, AGAIN_MS);
     });
   }
 
-  function close(): void {
-    source?.close();
+  /** Meanwhile another tab may have signed out, or gone to another workspace. */
+  async function listenAgain(): Promise<void> {
+    await readSignedInAgain().catch(() => undefined);
+    listen();
+  }
+
+  function stopListening(): void {
+    if (!source) return;
+    // Of a line that was broken it is not known what went by: all is read when it is back.
+    if (source.readyState === EventSource.OPEN) {
+      unheardSince = Date.now();
+      wasOpen = false;
+    }
+    source.close();
     source = undefined;
-    wasOpen = false;
+  }
+
+  function close(): void {
+    stopListening();
+    isWanted = false;
   }
 
   return { shown, isAny, open, close };

@@ -381,13 +381,16 @@ describe('the season laid out', () => {
       entry('No new clubs', '2026-12-20', '2027-01-10', 'freeze'),
       entry('Call the builder', '2027-01-04', '2027-01-04', 'note'),
     ];
-    const view = mount(SeasonAgenda, { props: { playerId: 'p', coming }, global: { plugins: [router] } });
+    const view = mount(SeasonAgenda, {
+      props: { playerId: 'p', coming, isWhole: true },
+      global: { plugins: [router] },
+    });
     expect(view.findAll('.month').map((one) => one.text())).toEqual(['December 2026', 'January 2027']);
     const rows = view.findAll('li:not(.month)').map((one) => one.text().replace(/\s+/g, ' '));
     expect(rows[0]).toMatch(/4 Dec.* to .*6 Dec.*Ridge Cup.*◆ no plan/);
     expect(rows[1]).toMatch(/No new clubs nothing new$/);
     expect(rows[2]).not.toContain('no plan');
-    expect(mount(SeasonAgenda, { props: { playerId: 'p', coming: [] } }).text()).toContain(
+    expect(mount(SeasonAgenda, { props: { playerId: 'p', coming: [], isWhole: true } }).text()).toContain(
       'Nothing is planned.',
     );
   });

@@ -1,9 +1,10 @@
-import type { NewsView, SheetView } from '@tasche/contract';
+import type { NewsView, SheetView, SignedInView } from '@tasche/contract';
 import { flushPromises, mount } from '@vue/test-utils';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { effectScope } from 'vue';
 import { useSheet } from '../../src/sheet/sheet-store';
 import { reader, useRead } from '../../src/api/read';
+import { signedIn } from '../../src/api/signed-in';
 import NewsLine from '../../src/together/NewsLine.vue';
 import { useNews } from '../../src/together/news';
 import { clubView, sheetOf } from '../sheet';
@@ -13,6 +14,7 @@ import { until } from '../until';
 /** The stream is played here; everything of ours is real. */
 class Stream extends EventTarget {
   static last: Stream;
+  static OPEN = 1;
   static CLOSED = 2;
   readyState = 1;
   constructor(readonly address: string) {
@@ -154,5 +156,79 @@ describe('what others change', () => {
     Stream.last.say('change', change({ changeId: 'another', playerIds: ['somebody else'] }));
     await flushPromises();
     expect(asked).toHaveLength(2);
+  });
+
+  describe('in a tab that nobody sees', () => {
+    const turn = (now: DocumentVisibilityState) => {
+      vi.spyOn(document, 'visibilityState', 'get').mockReturnValue(now);
+      document.dispatchEvent(new Event('visibilitychange'));
+      return flushPromises();
+    };
+    const asked: string[] = [];
+    let signedInAs: object = { personId: 'k', workspace: { id: 'w' } };
+    beforeEach(() => {
+      asked.length = 0;
+      vi.stubGlobal('fetch', (address: string) => {
+        asked.push(address);
+        return Promise.resolve(Response.json(address.endsWith('/signed-in') ? signedInAs : sheet));
+      });
+    });
+    afterEach(() => turn('visible'));
+
+    it('is not listened for: six tabs that listen would leave no connection for anything else', async () => {
+      const first = Stream.last;
+      await turn('hidden');
+      expect(first.readyState).toBe(Stream.CLOSED);
+      await turn('visible');
+      expect(Stream.last).not.toBe(first);
+      Stream.last.say('here');
+      await flushPromises();
+      // Nothing went by, as the server says: nothing is read again.
+      expect(asked).toEqual(['/api/signed-in']);
+      Stream.last.say('missed');
+      await flushPromises();
+      expect(asked).toEqual(['/api/signed-in', '/api/players/p/sheet']);
+    });
+
+    it('is asked for from the moment it was left', async () => {
+      const clock = vi.spyOn(Date, 'now');
+      const left = Date.now();
+      clock.mockReturnValue(left);
+      await turn('hidden');
+      clock.mockReturnValue(left + 90_000);
+      await turn('visible');
+      clock.mockRestore();
+      expect(Stream.last.address).toBe('/api/news?readForMs=90000');
+    });
+
+    it('is read again whatever the server knows, where the line was broken when it was left', async () => {
+      Stream.last.readyState = 0;
+      await turn('hidden');
+      await turn('visible');
+      Stream.last.say('here');
+      await flushPromises();
+      expect(asked).toContain('/api/players/p/sheet');
+    });
+
+    it('is not listened for where the tab was opened in the background, until it is looked at', async () => {
+      freshPinia();
+      const before = Stream.last;
+      await turn('hidden');
+      useNews().open();
+      expect(Stream.last).toBe(before);
+      await turn('visible');
+      expect(Stream.last).not.toBe(before);
+    });
+
+    it('finds out that this browser is in another workspace by now', async () => {
+      const assign = vi.spyOn(window.location, 'assign').mockReturnValue();
+      signedIn.value = { personId: 'k', workspace: { id: 'w' } } as unknown as SignedInView;
+      await turn('hidden');
+      signedInAs = { personId: 'k', workspace: { id: 'another' } };
+      await turn('visible');
+      expect(assign).toHaveBeenCalledWith('/roster');
+      assign.mockRestore();
+      signedIn.value = null;
+    });
   });
 });
