@@ -11,6 +11,7 @@ import { createPinia } from 'pinia';
 import { createApp } from 'vue';
 import { START_LOCATION } from 'vue-router';
 import App from './app/App.vue';
+import { keepDoubleClicksTogether } from './app/double-click';
 import { watchParts } from './offline/missing-part';
 import { rangeWorker } from './range/range-link';
 import { readRangeAhead } from './range/range-questions';
@@ -28,4 +29,5 @@ router.beforeEach(({ name, params: { playerId, sessionId }, query }, from) => {
   }
 });
 watchParts(router);
+keepDoubleClicksTogether(document);
 app.use(router).mount('#app');

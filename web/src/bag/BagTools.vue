@@ -77,6 +77,7 @@ const route = useRoute();
         class="tab"
         title="Alt O"
         size="small"
+        data-once
         :disabled="!active"
         @click="$emit('takeOut')"
       >

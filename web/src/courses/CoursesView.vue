@@ -113,7 +113,7 @@ const undo = useUndo();
         <UnitButton :own="settings.lastUnit" />
         <template v-if="mayEdit">
           <NButton :disabled="!undo.canUndo" title="Ctrl Z" @click="undo.undo()"> Undo </NButton>
-          <NButton @click="add" type="primary">Add a course</NButton>
+          <NButton data-once @click="add" type="primary">Add a course</NButton>
         </template>
       </template>
     </PageHead>
@@ -161,7 +161,7 @@ const undo = useUndo();
           ><NButton @click="saveCourseFile(course, 'geojson', unit)" size="small">Save as GeoJSON</NButton
           ><NButton @click="saveCourseFile(course, 'csv', unit)" size="small">Save as CSV</NButton></template
         >
-        <NButton v-if="mayEdit" @click="remove" size="small">Delete</NButton>
+        <NButton v-if="mayEdit" data-once @click="remove" size="small">Delete</NButton>
       </div>
       <CourseFile
         v-if="brought"

@@ -90,7 +90,7 @@ const undo = useUndo();
         <UnitButton :own="settings.lastUnit" />
         <template v-if="mayEdit">
           <NButton :disabled="!undo.canUndo" title="Ctrl Z" @click="undo.undo()"> Undo</NButton
-          ><NButton @click="add" type="primary">Add a season</NButton>
+          ><NButton data-once @click="add" type="primary">Add a season</NButton>
         </template>
       </template>
     </PageHead>

@@ -2,6 +2,9 @@ import type { FormInst, FormItemRule } from 'naive-ui';
 import { nextTick, useTemplateRef, type ComponentPublicInstance } from 'vue';
 import { ValidationError, type Schema } from 'yup';
 
+/** The second press of a double click comes within this time; the form may still be on its way out. */
+const DOUBLE_CLICK_MS = 500;
+
 interface FieldRule<Draft> {
   /** The field's name as the reader sees it; messages begin with it. */
   label: string;
@@ -16,9 +19,9 @@ interface Form {
   rules: Record<string, FormItemRule>;
   /**
    * Calls `save` when every field may stand; else shows what is wrong at each, or goes to the one that could
-   * not be read.
+   * not be read. A form is sent once, however often its button is pressed meanwhile: a double click is one.
    */
-  submit: (save: () => void) => Promise<void>;
+  submit: (save: () => unknown) => Promise<void>;
 }
 
 /** What is wrong with one field of a draft, in a sentence that begins with its label; null where nothing is. */
@@ -61,24 +64,38 @@ export function useForm<Draft extends object>(
       } satisfies FormItemRule,
     ]),
   );
-  async function submit(save: () => void): Promise<void> {
+  let isSaving = false;
+  let saved = { at: -Infinity, draft: '' };
+  const isPressedAgain = () =>
+    performance.now() - saved.at < DOUBLE_CLICK_MS && saved.draft === JSON.stringify(draft);
+  async function submit(save: () => unknown): Promise<void> {
+    if (isSaving || isPressedAgain()) return;
+    isSaving = true;
+    try {
+      if (!(await mayStand())) return;
+      wasSubmitted = false;
+      await save();
+      saved = { at: performance.now(), draft: JSON.stringify(draft) };
+    } finally {
+      isSaving = false;
+    }
+  }
+
+  /** Whether every field may; one that may not has the focus. */
+  async function mayStand(): Promise<boolean> {
     wasSubmitted = true;
     try {
       await form.value?.validate();
     } catch {
-      return;
+      return false;
     }
     // A field may hold text that is not a date, time or zone: its draft is the value before it, which is not
     // meant.
     await nextTick();
     const root = form.value?.$el as HTMLElement | undefined;
     const unread = root?.querySelector<HTMLElement>('[aria-invalid="true"]');
-    if (unread) {
-      unread.focus();
-      return;
-    }
-    wasSubmitted = false;
-    save();
+    unread?.focus();
+    return !unread;
   }
   return { rules, submit };
 }

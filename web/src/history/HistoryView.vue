@@ -59,7 +59,12 @@ const {
                 withDaysFormatted(change.why)
               }}</span></span
             >
-            <NButton v-if="!change.undone && mayUndo(change.who)" @click="store.undo(change.id)" size="small">
+            <NButton
+              v-if="!change.undone && mayUndo(change.who)"
+              data-once
+              @click="store.undo(change.id)"
+              size="small"
+            >
               Undo
             </NButton>
             <span v-else-if="change.undone" class="small quiet">undone</span>

@@ -168,7 +168,7 @@ const columns: DataColumn<(typeof rounds.value)[number]>[] = [
       <RoundForm v-if="editing" :round="open" @save="edit" @leave="editing = false" />
       <p v-else-if="store.may('editRoundPlayed')" class="bar">
         <NButton size="small" @click="editing = true">Change day, course or bag…</NButton>
-        <NButton size="small" @click="remove">Delete the round</NButton>
+        <NButton size="small" data-once @click="remove">Delete the round</NButton>
       </p>
       <AfterRound
         :key="open.id"

@@ -54,7 +54,7 @@ const make = () =>
         </NRadio>
       </NSpace>
     </NRadioGroup>
-    <p><NButton size="small" @click="make">Make the link</NButton></p>
+    <p><NButton size="small" data-once @click="make">Make the link</NButton></p>
     <ProblemLine :text="problem" />
     <MadeLink v-if="made" :link="made" :title="`A link that takes ${player.name}: shown once`">
       Send it to the owner of the other workspace; it works once, until {{ dayAndTime(made.expiresAt) }}.

@@ -144,7 +144,11 @@ const LINK_COLUMNS: readonly DataColumn<InvitationView>[] = [
           >
           <template #ends="{ row }">{{ fromNow(row.expiresAt) }}</template>
           <template #withdraw="{ row }"
-            ><NButton size="tiny" :aria-label="`Withdraw the link for ${row.name}`" @click="withdraw(row.id)"
+            ><NButton
+              size="tiny"
+              data-once
+              :aria-label="`Withdraw the link for ${row.name}`"
+              @click="withdraw(row.id)"
               >Withdraw</NButton
             ></template
           >

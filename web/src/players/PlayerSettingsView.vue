@@ -54,7 +54,7 @@ const wanted = computed(() =>
         </p>
       </template>
       <template #actions>
-        <NButton v-if="store.may('editPlayer')" @click="archive">
+        <NButton v-if="store.may('editPlayer')" data-once @click="archive">
           {{ player.archived ? 'Back on the roster' : 'Take off the roster' }}
         </NButton>
       </template>

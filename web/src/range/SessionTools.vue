@@ -53,7 +53,9 @@ defineExpose({
       <span class="space" />
       <Later :px="34">
         <NButton @click="emit('form')" size="small">Edit</NButton>
-        <NButton v-if="store.may('removeSession')" @click="emit('remove')" size="small">Delete</NButton>
+        <NButton v-if="store.may('removeSession')" data-once @click="emit('remove')" size="small"
+          >Delete</NButton
+        >
       </Later>
     </div>
     <ProblemLine :text="handProblem" />

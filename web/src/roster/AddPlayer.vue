@@ -44,7 +44,7 @@ async function add(): Promise<void> {
 
 <template>
   <NCard v-opened="{ leave: () => emit('leave') }" class="add">
-    <NForm ref="form" :model="draft" :rules="rules" size="small" @submit.prevent="submit(() => void add())">
+    <NForm ref="form" :model="draft" :rules="rules" size="small" @submit.prevent="submit(add)">
       <NFormItem label="Name" path="name">
         <TextField aria-label="Name" v-model:value="draft.name" autofocus placeholder="Name of the player" />
       </NFormItem>
@@ -62,6 +62,7 @@ async function add(): Promise<void> {
         <ChoiceField v-model:value="draft.hand" label="Hand" :options="['right', 'left']" />
       </NFormItem>
       <NButton type="primary" attr-type="submit">Add and enter the bag</NButton>
+      <NButton v-if="players.length > 0" class="cancel" @click="emit('leave')">Cancel</NButton>
       <p v-if="namesake" class="namesake verdict warning small" role="status">
         ◆ {{ namesake.name }} is on the roster already.
         <RouterLink :to="{ name: 'bag', params: { playerId: namesake.id } }">To their bag</RouterLink>

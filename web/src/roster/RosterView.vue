@@ -110,7 +110,7 @@ const faults = computed(() => here.value.filter((entry) => (entry.gamer?.faults 
         <NButton v-if="isOwner" @click="importing = true">Import a player…</NButton>
         <template v-if="mayAdd">
           <NButton @click="openList">Import a list…</NButton>
-          <NButton @click="adding = !adding" type="primary">Add a player</NButton>
+          <NButton @click="adding = true" type="primary">Add a player</NButton>
         </template>
       </template>
     </PageHead>
