@@ -146,9 +146,13 @@ td {
   white-space: nowrap;
 }
 @media (max-width: 700px) {
+  table,
+  tbody {
+    display: block;
+  }
   tr {
     display: grid;
-    grid-template-columns: 1fr auto;
+    grid-template-columns: minmax(0, 1fr) auto;
     border-top: 1px solid var(--line-soft);
     padding: 5px 0;
   }
@@ -156,6 +160,9 @@ td {
   td {
     border: 0;
     padding: 0;
+  }
+  th {
+    white-space: normal;
   }
   td:last-child {
     grid-column: 1 / -1;

@@ -220,8 +220,8 @@ function take(group: GroupSummary, shot: Shot): void {
 .against {
   display: inline-flex;
   gap: 6px;
+  flex-wrap: wrap;
   align-items: center;
-  white-space: nowrap;
 }
 
 .charts {
