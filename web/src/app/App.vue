@@ -10,6 +10,7 @@ import { useNews } from '../together/news';
 import ConflictBar from '../changes/ConflictBar.vue';
 import ConnectionBar from '../offline/ConnectionBar.vue';
 import MissingPartBar from '../offline/MissingPartBar.vue';
+import { useMidnight } from './day';
 import { useIsNarrow } from './is-narrow';
 import NotThere from './NotThere.vue';
 import { naiveTheme } from './naive-theme';
@@ -39,6 +40,7 @@ watchEffect(() => {
   applyTokens(settings.dark, document.documentElement);
 });
 onMounted(() => void identity.load());
+useMidnight();
 useUndoKeys();
 useShortcuts('Anywhere', {
   'Ctrl K': () => {

@@ -1,8 +1,39 @@
+import { useDocumentVisibility, useIntervalFn } from '@vueuse/core';
 import { format } from 'date-fns';
+import { ref, shallowRef, watch, type Ref } from 'vue';
 
-/** Today where the reader is, as YYYY-MM-DD. */
+/** How often a page that stays open looks whether it is tomorrow. */
+const LOOK_MS = 30_000;
+/** Days that began while the page was open. */
+const daysBegun = shallowRef(0);
+const now = () => format(new Date(), 'yyyy-MM-dd');
+
+/** Today where the reader is, as YYYY-MM-DD; what is worked out from it is worked out again when a day begins. */
 export function today(): string {
-  return format(new Date(), 'yyyy-MM-dd');
+  void daysBegun.value;
+  return now();
+}
+
+/** While it runs, a page that stays open over midnight goes on with the new day. */
+export function useMidnight(): void {
+  let last = now();
+  const look = () => {
+    if (now() === last) return;
+    last = now();
+    daysBegun.value += 1;
+  };
+  useIntervalFn(look, LOOK_MS);
+  // Timers of a tab in the background may stand still.
+  watch(useDocumentVisibility(), look);
+}
+
+/** A day that is today until another is chosen: of a form that may stay open overnight. */
+export function useTodayUnlessChosen(): Ref<string> {
+  const day = ref(today());
+  watch(today, (next, before) => {
+    if (day.value === before) day.value = next;
+  });
+  return day;
 }
 
 /** "24 Nov", with the year when it is another. */

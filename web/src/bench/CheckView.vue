@@ -46,7 +46,7 @@ const clubs = computed(() =>
       .filter(({ kind }) => isGauged(kind)),
   ),
 );
-/** The first day of this check; part of the address, so that tomorrow's link is the same check. */
+/** The first day of this check; with its first angle part of the address, so that tomorrow it is the same check. */
 const since = computed({
   get: () => (/^\d{4}-\d\d-\d\d$/.test(String(route.query.since)) ? String(route.query.since) : today()),
   set: (day: string) => void router.replace({ query: { ...route.query, since: day } }),
@@ -66,6 +66,7 @@ const rows = computed(() => clubs.value.map((club) => checkedClub(club, since.va
 function write(clubId: string, gauged: Gauged, value: number): void {
   const club = store.clubsById.get(clubId);
   if (!club) return;
+  if (route.query.since === undefined) since.value = today();
   store.change(
     [angleMeasured(club, gauged, value, { since: since.value, takenOn: today() })],
     'loft-and-lie check',

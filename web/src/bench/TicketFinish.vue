@@ -3,7 +3,7 @@ import type { ClubView, TicketView } from '@tasche/contract';
 import { finishTicket, measuredKey, type BenchValue, type QuantityKey } from '@tasche/core';
 import { NButton, NForm } from 'naive-ui';
 import { computed, onMounted, reactive, ref } from 'vue';
-import { today } from '../app/day';
+import { today, useTodayUnlessChosen } from '../app/day';
 import DateField from '../fields/DateField.vue';
 import QuantityField from '../fields/QuantityField.vue';
 import { missWords, plainLabel } from './ticket-words';
@@ -16,7 +16,7 @@ import { quantityOf } from '@tasche/core';
 const props = defineProps<{ ticket: TicketView; club: ClubView | undefined }>();
 const emit = defineEmits<{ finish: [takenOn: string, became: BenchValue[]]; leave: [] }>();
 
-const takenOn = ref(today());
+const takenOn = useTodayUnlessChosen();
 const keys = computed(() => [
   ...new Set(
     props.ticket.wanted.length > 0

@@ -11,8 +11,8 @@ import {
   type Shot,
 } from '@tasche/core';
 import { NButton, NDrawer, NDrawerContent } from 'naive-ui';
-import { computed, ref } from 'vue';
-import { today } from '../app/day';
+import { computed } from 'vue';
+import { today, useTodayUnlessChosen } from '../app/day';
 import LinkButton from '../app/LinkButton.vue';
 import { useSettings } from '../app/settings';
 import { isOpen } from '../bench/ticket-words';
@@ -42,7 +42,7 @@ const openTickets = computed(
   () => store.sheet!.tickets.filter((ticket) => ticket.clubId === props.clubId && isOpen(ticket)).length,
 );
 const unit = computed(() => settings.unitFor(store.sheet!.player.distanceUnit));
-const takenOn = ref(today());
+const takenOn = useTodayUnlessChosen();
 const { write } = useClubCells({
   club: () => club.value,
   unit: () => unit.value,
