@@ -237,6 +237,16 @@ export const router = createRouter({
   ],
 });
 
-router.afterEach((to) => {
-  document.title = `${(to.meta.title as string | undefined) ?? 'Tasche'} · Tasche`;
+let isBackOrForward = false;
+router.options.history.listen(() => {
+  isBackOrForward = true;
+});
+router.afterEach((to, from) => {
+  if (to.name !== from.name || to.params.playerId !== from.params.playerId) {
+    // Until its head is there, which says more.
+    document.title = `${(to.meta.title as string | undefined) ?? 'Tasche'} · Tasche`;
+    // A page that is gone back to, the browser puts where it was.
+    if (!isBackOrForward) window.scrollTo({ top: 0 });
+  }
+  isBackOrForward = false;
 });

@@ -1,20 +1,28 @@
 <script setup lang="ts">
+import { onMounted, onUpdated, useTemplateRef } from 'vue';
+
 /**
  * A page's head: what it lies under, whose it is and what, a line about it, and what can be done with all of
- * it.
+ * it. Its heading is the title of the tab, of a bookmark, and of a file it is printed to.
  */
 defineProps<{
   /** Whose page it is; their name comes first. */
   of?: string;
 }>();
 defineSlots<{ default(): unknown; breadcrumb?(): unknown; says?(): unknown; actions?(): unknown }>();
+const heading = useTemplateRef<HTMLElement>('heading');
+function entitle(): void {
+  document.title = `${heading.value?.textContent.trim().replace(/\s+/g, ' ') ?? ''} · Tasche`;
+}
+onMounted(entitle);
+onUpdated(entitle);
 </script>
 
 <template>
   <header class="page-head">
     <div class="grow">
       <slot name="breadcrumb" />
-      <h1>
+      <h1 ref="heading">
         <template v-if="of">{{ of }} <span class="quiet dot">·</span>{{ ' ' }}</template
         ><slot />
       </h1>

@@ -14,7 +14,7 @@ beforeEach(() => {
 });
 
 describe('a page’s head', () => {
-  it('says whose page it is, then what; a line and actions only where there are some', () => {
+  it('says whose page it is, then what; a line and actions only where there are some', async () => {
     const plain = mount(PageHead, { slots: { default: 'Roster' } });
     expect(plain.get('h1').text()).toBe('Roster');
     expect(plain.find('.bar').exists()).toBe(false);
@@ -24,6 +24,9 @@ describe('a page’s head', () => {
     });
     expect(whole.get('h1').text().replace(/\s+/g, ' ')).toBe('Ana · range');
     expect(whole.text()).toContain('Nothing was hit yet.');
+    expect(document.title).toBe('Ana · range · Tasche');
+    await whole.setProps({ of: 'Pim' });
+    expect(document.title).toBe('Pim · range · Tasche');
     expect(whole.get('.bar button').text()).toBe('New');
   });
 });
