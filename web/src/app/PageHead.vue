@@ -12,7 +12,10 @@ defineProps<{
 defineSlots<{ default(): unknown; breadcrumb?(): unknown; says?(): unknown; actions?(): unknown }>();
 const heading = useTemplateRef<HTMLElement>('heading');
 function entitle(): void {
-  document.title = `${heading.value?.textContent.trim().replace(/\s+/g, ' ') ?? ''} · Tasche`;
+  const words = heading.value!.cloneNode(true) as HTMLElement;
+  // "ready" beside a bag's name is not its name.
+  for (const tag of words.querySelectorAll('.badge')) tag.remove();
+  document.title = `${words.textContent.trim().replace(/\s+/g, ' ')} · Tasche`;
 }
 onMounted(entitle);
 onUpdated(entitle);

@@ -1,18 +1,26 @@
 <script setup lang="ts">
-import type { BagView } from '@tasche/contract';
+import type { BagView, ClubView } from '@tasche/contract';
 import type { DistanceUnit } from '@tasche/core';
-import { Ellipsis } from 'lucide-vue-next';
+import { useClipboard } from '@vueuse/core';
+import { Check, Ellipsis } from 'lucide-vue-next';
 import { NButton, NDropdown } from 'naive-ui';
 import { computed, ref } from 'vue';
 import { useIdentity } from '../people/identity';
 import ShareModal from '../sharing/ShareModal.vue';
+import { bagMessage } from '../sheet/copy-sheet';
 import { useSheet } from '../sheet/sheet-store';
 
-const props = defineProps<{ bag: BagView | undefined; unit: DistanceUnit }>();
+const props = defineProps<{
+  bag: BagView | undefined;
+  /** Those on the screen, in their order. */
+  clubs: readonly ClubView[];
+  unit: DistanceUnit;
+}>();
 const emit = defineEmits<{ ready: []; gamer: []; copy: []; remove: []; import: [] }>();
 const store = useSheet();
 const identity = useIdentity();
 const sharing = ref(false);
+const { copy, copied } = useClipboard({ legacy: true, copiedDuring: 2000 });
 
 const address = computed(() => `/api/players/${store.sheet!.player.id}`);
 const query = computed(
@@ -28,6 +36,7 @@ const options = computed(() => [
   { key: 'pdf', label: 'Spec sheet as PDF' },
   { key: 'pdf-builder', label: 'Spec sheet with serial numbers, stepping, wraps' },
   ...(identity.shares ? [{ key: 'share', label: 'Share the spec sheet…' }] : []),
+  ...(props.clubs.length > 0 ? [{ key: 'message', label: 'Copy for a message' }] : []),
   { key: 'csv', label: 'This bag as CSV' },
   { key: 'csv-all', label: 'Whole locker as CSV' },
   { key: 'json', label: 'Whole locker with history as JSON' },
@@ -56,6 +65,9 @@ function select(key: string): void {
       break;
     case 'pdf-builder':
       window.open(`${address.value}/sheet.pdf?${query.value}&builder=true`, '_blank');
+      break;
+    case 'message':
+      void copy(bagMessage(props.clubs, props.unit));
       break;
     case 'csv':
       open('sheet.csv');
@@ -90,7 +102,10 @@ function select(key: string): void {
 
 <template>
   <NDropdown trigger="click" :options="options" :keyboard="true" @select="select">
-    <NButton aria-label="Print, export, import, and more"><Ellipsis :size="18" /></NButton>
+    <NButton aria-label="Print, export, import, and more">
+      <template v-if="copied"><Check :size="18" />{{ ' ' }}Copied</template><Ellipsis v-else :size="18" />
+    </NButton>
   </NDropdown>
+  <p class="unseen" role="status">{{ copied ? 'The bag is copied.' : '' }}</p>
   <ShareModal v-model:show="sharing" :player-id="store.sheet!.player.id" paper="spec-sheet" />
 </template>

@@ -95,6 +95,7 @@ useBagKeys({ bag, ladder, look, clubs, tried, activeClub }, () => {
     >
       <BagMenu
         :bag="bag"
+        :clubs="ladder.rows.value"
         :unit="unit"
         @ready="clubs.markReady"
         @gamer="clubs.makeGamer"

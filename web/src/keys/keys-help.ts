@@ -38,7 +38,7 @@ export const KEYS = [
       ['Esc', 'leave it as it was'],
       ['Delete', 'back to "not known"'],
       ['Ctrl V', 'paste rows from a spreadsheet'],
-      ['Ctrl C', 'copy the cell'],
+      ['Ctrl C', 'copy the cell; after Ctrl A the whole sheet, for a spreadsheet'],
       ['Alt Enter', 'open the club'],
     ],
   },

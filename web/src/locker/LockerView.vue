@@ -109,7 +109,7 @@ function paste(text: string, row: number, column: number): void {
           aria-label="Find a club"
         />
         <UnitButton :own="store.sheet!.player.distanceUnit" />
-        <BagMenu :bag="undefined" :unit="unit" />
+        <BagMenu :bag="undefined" :clubs="rows" :unit="unit" />
       </template>
     </PageHead>
     <SheetNotices :editing="editing" />

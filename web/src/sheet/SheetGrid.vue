@@ -5,6 +5,7 @@ import { VueDraggable } from 'vue-draggable-plus';
 import { afterDrag } from '../app/drag-end';
 import { computed, ref, watch } from 'vue';
 import SheetRow from './SheetRow.vue';
+import { sheetTable } from './copy-sheet';
 import { editText, type SheetColumn } from './sheet-columns';
 import { cellAction, editorAction, type CellAction } from './sheet-keys';
 import { useCellEditor } from './use-cell-editor';
@@ -62,8 +63,13 @@ const editor = useCellEditor(
 );
 const { isEditing, draft } = editor;
 
+/** The whole sheet is chosen, to be copied: until the next key or press. */
+const isAllChosen = ref(false);
+
 function act(action: CellAction): void {
   const { rowIndex, isNewRow, column } = cursor;
+  const wasAllChosen = isAllChosen.value;
+  isAllChosen.value = action.do === 'all';
   switch (action.do) {
     case 'move':
       return void cursor.moveTo(rowIndex.value + action.rows, columnIndex.value + action.columns);
@@ -83,13 +89,14 @@ function act(action: CellAction): void {
       return editor.start(action.text);
     case 'clear':
       // A club without a name is none; it is deleted where it is opened.
-      if (!props.readOnly && !isNewRow.value && columnIndex.value > 0)
+      if (!props.readOnly && !isNewRow.value && columnIndex.value > 0 && !wasAllChosen)
         emit('write', rowId.value, column.value, '');
   }
 }
 
 function onCellKey(event: KeyboardEvent): void {
   if (isEditing.value || event.isComposing) return;
+  if (event.key === 'Escape') isAllChosen.value = false;
   const action = cellAction(event, columnIndex.value, props.columns.length);
   if (!action || (props.readOnly && action.do === 'type')) return;
   event.preventDefault();
@@ -118,12 +125,17 @@ function onPaste(event: ClipboardEvent): void {
 
 function onCopy(event: ClipboardEvent): void {
   const club = cursor.club.value;
-  if (isEditing.value || !club || String(window.getSelection() ?? '') !== '') return;
+  if (isEditing.value || String(window.getSelection() ?? '') !== '') return;
+  const text = isAllChosen.value
+    ? sheetTable(props.clubs, props.columns, props.unit)
+    : club && editText(club, cursor.column.value, props.unit);
+  if (text === undefined) return;
   event.preventDefault();
-  event.clipboardData?.setData('text/plain', editText(club, cursor.column.value, props.unit));
+  event.clipboardData?.setData('text/plain', text);
 }
 
 function onCellDown(row: string, column: number): void {
+  isAllChosen.value = false;
   if (isEditing.value) void editor.commit(0, 0);
   cursor.choose(row, column);
   void cursor.focus();
@@ -155,7 +167,16 @@ defineExpose({ focus: cursor.focus, goTo: cursor.goTo });
 
 <template>
   <div ref="grid" class="grid" @pointerdown.capture="editor.onPointer" @paste="onPaste" @copy="onCopy">
-    <table role="grid" :aria-label="label" :aria-readonly="readOnly" :aria-rowcount="rowIds.length + 1">
+    <p class="unseen" role="status">
+      {{ isAllChosen ? 'The whole sheet is chosen; Ctrl C copies it.' : '' }}
+    </p>
+    <table
+      role="grid"
+      :class="{ all: isAllChosen }"
+      :aria-label="label"
+      :aria-readonly="readOnly"
+      :aria-rowcount="rowIds.length + 1"
+    >
       <thead>
         <tr :style="{ height: `${headPx}px` }">
           <th
@@ -247,6 +268,9 @@ defineExpose({ focus: cursor.focus, goTo: cursor.goTo });
 table {
   border-collapse: collapse;
   table-layout: fixed;
+}
+table.all {
+  background: var(--petrol-soft);
 }
 th {
   font-weight: 400;

@@ -4,7 +4,7 @@ export type KeyPress = Pick<KeyboardEvent, 'key' | 'altKey' | 'ctrlKey' | 'metaK
 /** What a key does in a cell that is only chosen. */
 export type CellAction =
   | { do: 'move'; rows: number; columns: number }
-  | { do: 'row-start' | 'row-end' | 'sheet-start' | 'sheet-end' | 'open' | 'edit' | 'clear' }
+  | { do: 'row-start' | 'row-end' | 'sheet-start' | 'sheet-end' | 'all' | 'open' | 'edit' | 'clear' }
   | { do: 'type'; text: string };
 
 /** What a key does in a cell that is being typed in; what was typed is written, and the cursor goes on. */
@@ -28,6 +28,7 @@ export function cellAction(press: KeyPress, column: number, columnCount: number)
   if (press.altKey) return key === 'Enter' ? { do: 'open' } : undefined;
   if (press.ctrlKey || press.metaKey) {
     if (key === 'Home') return { do: 'sheet-start' };
+    if (key === 'a') return { do: 'all' };
     return key === 'End' ? { do: 'sheet-end' } : undefined;
   }
   const move = MOVES[key];

@@ -1,8 +1,10 @@
 import { mount } from '@vue/test-utils';
 import { beforeEach, describe, expect, it } from 'vitest';
+import { h } from 'vue';
 import { createMemoryHistory, createRouter } from 'vue-router';
 import Fold from '../../src/app/Fold.vue';
 import LinkButton from '../../src/app/LinkButton.vue';
+import NameTag from '../../src/app/NameTag.vue';
 import PageHead from '../../src/app/PageHead.vue';
 import UnitButton from '../../src/app/UnitButton.vue';
 import WorkProgress from '../../src/app/WorkProgress.vue';
@@ -27,6 +29,9 @@ describe('a page’s head', () => {
     expect(document.title).toBe('Ana · range · Tasche');
     await whole.setProps({ of: 'Pim' });
     expect(document.title).toBe('Pim · range · Tasche');
+    const tagged = { default: () => ['Coast', h(NameTag, () => 'ready')] };
+    mount(PageHead, { props: { of: 'Ana' }, slots: tagged });
+    expect(document.title).toBe('Ana · Coast · Tasche');
     expect(whole.get('.bar button').text()).toBe('New');
   });
 });

@@ -185,6 +185,33 @@ describe('the clipboard', () => {
     field().element.dispatchEvent(clip('paste', '34\t150\n38\t138'));
     expect(view.emitted('paste')).toEqual([['34\t150\n38\t138', 1, 1]]);
   });
+
+  it('is copied whole after Ctrl A, which the next key ends; Delete takes nothing away then', async () => {
+    const { view, cell, press, key } = grid();
+    await press('8 iron', 'loft', 'mouse');
+    const copied = () => {
+      const event = clip('copy');
+      cell('8 iron', 'loft').element.dispatchEvent(event);
+      return event.clipboardData!.getData('text/plain');
+    };
+    await key('a', { ctrlKey: true });
+    expect(view.get('[role=status]').text()).toContain('Ctrl C copies it');
+    expect(
+      copied()
+        .split('\n')
+        .map((row) => row.split('\t').slice(0, 2)),
+    ).toEqual([
+      ['club', 'loft'],
+      ['7 iron', '30.0'],
+      ['8 iron', '30.0'],
+    ]);
+    await key('Delete');
+    expect(view.emitted('write')).toBeUndefined();
+    expect(copied()).toBe('30.0');
+    await key('a', { metaKey: true });
+    await key('Escape');
+    expect(copied()).toBe('30.0');
+  });
 });
 
 describe('the row the cursor is in', () => {

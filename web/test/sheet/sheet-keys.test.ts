@@ -35,6 +35,7 @@ describe('a key in a chosen cell', () => {
     ['End', 'row-end'],
     ['Ctrl Home', 'sheet-start'],
     ['Meta End', 'sheet-end'],
+    ['Ctrl a', 'all'],
     ['Alt Enter', 'open'],
     ['Enter', 'edit'],
     ['F2', 'edit'],

@@ -1,0 +1,39 @@
+import type { ClubView } from '@tasche/contract';
+import { changeSince, distanceNumber, playingLoft, shotIn, type DistanceUnit } from '@tasche/core';
+import { editText, showCell, type SheetColumn } from './sheet-columns';
+
+/** What stands in a cell may hold what would part cells or rows of a spreadsheet. */
+const inOneCell = (text: string) => text.replace(/\s+/g, ' ').trim();
+
+/** The clubs and columns of a sheet as rows for a spreadsheet, under their heads; numbers in the reader's unit. */
+export function sheetTable(
+  clubs: readonly ClubView[],
+  columns: readonly SheetColumn[],
+  unit: DistanceUnit,
+): string {
+  const textOf = (club: ClubView, column: SheetColumn) =>
+    column.id === 'shot.full.source' ? showCell(club, column, unit).text : editText(club, column, unit);
+  return [
+    columns.map(({ head }) => head),
+    ...clubs.map((club) => columns.map((column) => textOf(club, column))),
+  ]
+    .map((row) => row.map(inOneCell).join('\t'))
+    .join('\n');
+}
+
+/**
+ * A bag as people write it in a message, a club a line: "7 iron 32° 165 yd". A carry that was worked out, or is from
+ * before the club was bent or rebuilt, has "~" before it, about. Pasted into a sheet it is read as it was.
+ */
+export function bagMessage(clubs: readonly ClubView[], unit: DistanceUnit): string {
+  const lineOf = ({ name, spec }: ClubView) => {
+    const loft = playingLoft(spec);
+    const shot = shotIn(spec, 'shot.full');
+    const isMeasured = shot?.source !== 'modelled' && !changeSince(spec, 'shot.full');
+    const about = isMeasured ? '' : '~';
+    return [name, loft && `${loft.deg}°`, shot && `${about}${distanceNumber(shot.carryM, unit)} ${unit}`]
+      .filter(Boolean)
+      .join(' ');
+  };
+  return clubs.map(lineOf).join('\n');
+}
