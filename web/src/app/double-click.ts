@@ -1,5 +1,8 @@
-const PRESSED =
-  'button, a[href], input, label, summary, [role="button"], [role="checkbox"], [role="radio"], [role="switch"]';
+/** What is pressed; a choice in a list or a menu is one too, and gone when it was made. */
+const PRESSED = [
+  ...['button', 'a[href]', 'input', 'label', 'summary', '.n-dropdown-option'],
+  ...['button', 'checkbox', 'radio', 'switch', 'option', 'menuitem'].map((role) => `[role="${role}"]`),
+].join();
 
 /**
  * Where the first click of a double click takes away what was pressed (a row is deleted, a form closes), the second

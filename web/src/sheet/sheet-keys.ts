@@ -28,7 +28,7 @@ export function cellAction(press: KeyPress, column: number, columnCount: number)
   if (press.altKey) return key === 'Enter' ? { do: 'open' } : undefined;
   if (press.ctrlKey || press.metaKey) {
     if (key === 'Home') return { do: 'sheet-start' };
-    if (key === 'a') return { do: 'all' };
+    if (key.toLowerCase() === 'a' && !press.shiftKey) return { do: 'all' };
     return key === 'End' ? { do: 'sheet-end' } : undefined;
   }
   const move = MOVES[key];

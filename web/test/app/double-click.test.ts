@@ -47,6 +47,13 @@ describe('the second click of a double click', () => {
     expect(pressed).toEqual(['first', 'first']);
   });
 
+  it('does nothing on what lay under a choice that is made and gone', () => {
+    document.body.insertAdjacentHTML('beforeend', '<p role="option">a choice</p>');
+    click('a choice', 1);
+    click('second', 2);
+    expect(pressed).toEqual([]);
+  });
+
   it('counts where the first was on no button', () => {
     click('words', 1);
     click('second', 2);

@@ -36,6 +36,7 @@ describe('a key in a chosen cell', () => {
     ['Ctrl Home', 'sheet-start'],
     ['Meta End', 'sheet-end'],
     ['Ctrl a', 'all'],
+    ['Meta A', 'all'],
     ['Alt Enter', 'open'],
     ['Enter', 'edit'],
     ['F2', 'edit'],
