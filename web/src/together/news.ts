@@ -1,7 +1,7 @@
 import type { NewsView } from '@tasche/contract';
 import { useDocumentVisibility, useThrottleFn } from '@vueuse/core';
 import { defineStore } from 'pinia';
-import { ref, watch } from 'vue';
+import { onScopeDispose, ref, watch } from 'vue';
 import { readShownAgain } from '../api/read';
 import { readSignedInAgain } from '../api/request';
 import { signedOut } from '../api/signed-in';
@@ -29,7 +29,17 @@ export const useNews = defineStore('news', () => {
   const shown = ref<{ who: string; summary: string } | null>(null);
   /** Whether anything was shown since the page opened. */
   const isAny = ref(false);
-  const readLists = useThrottleFn(readShownAgain, READ_EVERY_MS, true);
+  let isEnded = false;
+  onScopeDispose(() => {
+    isEnded = true;
+  });
+  const readLists = useThrottleFn(
+    () => {
+      if (!isEnded) readShownAgain();
+    },
+    READ_EVERY_MS,
+    true,
+  );
   const own: string[] = [];
   let source: EventSource | undefined;
   let timer: ReturnType<typeof setTimeout> | undefined;

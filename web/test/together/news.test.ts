@@ -8,7 +8,7 @@ import { signedIn } from '../../src/api/signed-in';
 import NewsLine from '../../src/together/NewsLine.vue';
 import { useNews } from '../../src/together/news';
 import { clubView, sheetOf } from '../sheet';
-import { freshPinia } from '../pinia';
+import { endPinias, freshPinia } from '../pinia';
 import { until } from '../until';
 
 /** The stream is played here; everything of ours is real. */
@@ -138,6 +138,18 @@ describe('what others change', () => {
         expect(store.sheet?.player.notes).toBe('after');
       });
     }
+  });
+
+  it('is not read any more once the page is gone, though it was to be in a moment', () => {
+    vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout', 'Date'] });
+    Stream.last.say('change', change({ playerIds: ['somebody else'] }));
+    Stream.last.say('change', change({ changeId: 'another', playerIds: ['somebody else'] }));
+    endPinias();
+    const read = vi.spyOn(reader, 'cancelQueries');
+    vi.advanceTimersByTime(5000);
+    expect(read).not.toHaveBeenCalled();
+    read.mockRestore();
+    vi.useRealTimers();
   });
 
   it('is read again by lists that are on the screen, and by none that is not', async () => {
