@@ -23,7 +23,8 @@ export function sheetTable(
 
 /**
  * A bag as people write it in a message, a club a line: "7 iron 32° 165 yd". A carry that was worked out, or is from
- * before the club was bent or rebuilt, has "~" before it, about. Pasted into a sheet it is read as it was.
+ * before the club was bent or rebuilt, has "~" before it, about. Pasted into a sheet, every club has its loft and
+ * carry again; the carry counts as stated there, whatever it rested on.
  */
 export function bagMessage(clubs: readonly ClubView[], unit: DistanceUnit): string {
   const lineOf = ({ name, spec }: ClubView) => {
