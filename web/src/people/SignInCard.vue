@@ -1,9 +1,13 @@
 <script setup lang="ts">
 import { NCard } from 'naive-ui';
+import { watchEffect } from 'vue';
 
-/** The card for signing in and for using a link. */
-defineProps<{ title: string; says?: string }>();
+/** The card for signing in and for using a link; once signed out, the tab names no player either. */
+const props = defineProps<{ title: string; says?: string }>();
 defineSlots<{ default(): unknown }>();
+watchEffect(() => {
+  document.title = `${props.title} · Tasche`;
+});
 </script>
 
 <template>

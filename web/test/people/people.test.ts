@@ -171,7 +171,9 @@ describe('the way in', () => {
   };
 
   it('asks for a code only where one is used, and says what is wrong without guessing', async () => {
+    document.title = 'Ana · Bag · Tasche';
     const wrapper = mount(SignInView, { attachTo: document.body });
+    expect(document.title).toBe('Sign in · Tasche');
     answers['/sign-in'] = [
       { status: 401, body: problem('signed-out', 'That e-mail address and password do not match.') },
       { status: 401, body: problem('code-needed', 'Type the six digits your authenticator shows.') },
