@@ -1,9 +1,9 @@
-import type { ClubView } from '@tasche/contract';
+import { guarded, type ClubView } from '@tasche/contract';
 import { changeSince, distanceNumber, playingLoft, shotIn, type DistanceUnit } from '@tasche/core';
 import { editText, showCell, type SheetColumn } from './sheet-columns';
 
-/** What stands in a cell may hold what would part cells or rows of a spreadsheet. */
-const inOneCell = (text: string) => text.replace(/\s+/g, ' ').trim();
+/** What would part cells or rows of a spreadsheet is a blank, and what begins like a formula is text, as in our CSV. */
+const inOneCell = (text: string) => guarded(text.replace(/\s+/g, ' ').trim());
 
 /** The clubs and columns of a sheet as rows for a spreadsheet, under their heads; numbers in the reader's unit. */
 export function sheetTable(
@@ -30,8 +30,7 @@ export function bagMessage(clubs: readonly ClubView[], unit: DistanceUnit): stri
   const lineOf = ({ name, spec }: ClubView) => {
     const loft = playingLoft(spec);
     const shot = shotIn(spec, 'shot.full');
-    const isMeasured = shot?.source !== 'modelled' && !changeSince(spec, 'shot.full');
-    const about = isMeasured ? '' : '~';
+    const about = shot?.source === 'modelled' || changeSince(spec, 'shot.full') ? '~' : '';
     return [name, loft && `${loft.deg}°`, shot && `${about}${distanceNumber(shot.carryM, unit)} ${unit}`]
       .filter(Boolean)
       .join(' ');

@@ -30,7 +30,13 @@ describe('a sheet that is copied', () => {
     ]);
   });
 
-  it('is read by the sheet it is pasted into as it was', () => {
+  it('holds no formula, whatever a club is called, and is read by its name again', () => {
+    const text = sheetTable([club('=1+1', 32, 150)], GAPS, 'm');
+    expect(text.split('\n')[1]).toMatch(/^'=1\+1\t32\.0/);
+    expect(readClubText(text, { distanceUnit: 'm', ...ON }).rows[0]!.name).toBe('=1+1');
+  });
+
+  it('is read by the sheet it is pasted into, with lofts and carries', () => {
     const text = sheetTable([club('7 iron', 32.5, 150), club('PW', 46, 120)], GAPS, 'm');
     const { rows } = readClubText(text, { distanceUnit: 'm', ...ON });
     expect(rows.map(({ name, readings }) => [name, readings.map(({ value }) => value)])).toEqual([
