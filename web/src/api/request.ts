@@ -1,6 +1,7 @@
 import { createEventHook } from '@vueuse/core';
 import { withRenamedFields, type Problem, type SignedInView } from '@tasche/contract';
 import { LAST_SEEN_HEADER } from '../../service-worker/last-seen';
+import { isElsewhere, leavePlace } from './leave-place';
 import { signedIn, signedOut, writeHeaders } from './signed-in';
 
 /** The server said no, in its own words. */
@@ -43,7 +44,7 @@ export async function request<T>(path: string, init?: RequestInit): Promise<T> {
   if (response.status === 403 && problemIn(answer)?.error === 'page-too-old') {
     // The session started again, perhaps in another tab: its token has changed.
     const again = await ask('/signed-in');
-    if (again.response.ok) takeAgain(again.answer as SignedInView);
+    if (again.response.ok) await takeAgain(again.answer as SignedInView);
     ({ response, answer } = await ask(path, init));
   }
   if (response.ok) return answer as T;
@@ -63,17 +64,17 @@ export async function request<T>(path: string, init?: RequestInit): Promise<T> {
  * @throws NetworkError as `request`
  */
 export async function readSignedInAgain(): Promise<void> {
-  takeAgain(await request<SignedInView>('/signed-in'));
+  await takeAgain(await request<SignedInView>('/signed-in'));
 }
 
 /**
  * Who is signed in, read again. If that is another person or workspace, the page reloads, and nothing of it is
  * sent.
  */
-function takeAgain(now: SignedInView): void {
+async function takeAgain(now: SignedInView): Promise<void> {
   const before = signedIn.value;
-  if (before && (before.personId !== now.personId || before.workspace.id !== now.workspace.id)) {
-    window.location.assign('/roster');
+  if (before && isElsewhere(before, now)) {
+    await leavePlace({ to: '/roster', isOtherPerson: before.personId !== now.personId });
     throw new NetworkError('This browser is in another workspace now; the page reloads.');
   }
   signedIn.value = now;

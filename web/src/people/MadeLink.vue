@@ -13,8 +13,10 @@ defineProps<{ link: MadeLinkView; title: string }>();
       <div>
         <code>{{ link.url }}</code>
         <p class="small"><slot /></p>
-        <CopyButton :text="link.url" />
-        <slot name="more" />
+        <div class="bar">
+          <CopyButton :text="link.url" />
+          <slot name="more" />
+        </div>
       </div>
       <slot name="picture" />
     </div>

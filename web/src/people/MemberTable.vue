@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ROLE_WORDS, type MemberView } from '@tasche/contract';
-import { NButton, NPopconfirm, NTable, NTag } from 'naive-ui';
+import { NButton, NPopconfirm, NTable } from 'naive-ui';
+import NameTag from '../app/NameTag.vue';
 import { ref } from 'vue';
 import MemberForm, { type Membership } from './MemberForm.vue';
 import { dayAndTime } from './moment-words';
@@ -42,7 +43,7 @@ function change(personId: string, membership: Membership): void {
         <tr>
           <td>
             <b>{{ member.name }}</b>
-            <NTag v-if="member.personId === ownId" size="small" :bordered="false">you</NTag>
+            <NameTag v-if="member.personId === ownId">you</NameTag>
             <div class="quiet small">{{ member.email }}</div>
           </td>
           <td>

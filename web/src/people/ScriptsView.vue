@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import ProblemLine from '../app/ProblemLine.vue';
-import { NCode, NCollapse, NCollapseItem, NTag } from 'naive-ui';
+import { NCode, NCollapse, NCollapseItem } from 'naive-ui';
+import NameTag from '../app/NameTag.vue';
 import { computed, ref } from 'vue';
 import PageHead from '../app/PageHead.vue';
 import TextField from '../fields/TextField.vue';
@@ -61,7 +62,7 @@ const answers = ({ responses }: Operation) => Object.keys(responses['200']?.cont
       <NCollapseItem v-for="one in operations" :key="one.name" :name="one.name">
         <template #header>
           <code>{{ one.name }}</code> <span class="quiet about">{{ one.summary }}</span>
-          <NTag v-if="!one.forScripts" size="small" :bordered="false">at a browser only</NTag>
+          <NameTag v-if="!one.forScripts">at a browser only</NameTag>
         </template>
         <p class="small">{{ one.description }} Answers {{ answers(one) }}.</p>
         <template v-if="one.parameters.length">

@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { NButton, NTag } from 'naive-ui';
+import { NButton } from 'naive-ui';
 import type { BrowserSessionView } from '@tasche/contract';
 import DataTable from '../app/DataTable.vue';
+import NameTag from '../app/NameTag.vue';
 import type { DataColumn } from '../app/data-table';
 import { agentWords, dayAndTime, fromNow } from './moment-words';
 import Hint from '../app/Hint.vue';
@@ -27,7 +28,7 @@ const COLUMNS: readonly DataColumn<BrowserSessionView>[] = [
   >
     <template #browser="{ row }"
       ><Hint :says="row.agent">{{ agentWords(row.agent) }}</Hint>
-      <NTag v-if="row.current" size="small" :bordered="false">this one</NTag></template
+      <NameTag v-if="row.current">this one</NameTag></template
     >
     <template #since="{ row }">{{ dayAndTime(row.signedInAt) }}</template>
     <template #ends="{ row }">{{ fromNow(row.endsAt) }}</template>

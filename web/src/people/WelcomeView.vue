@@ -60,7 +60,7 @@ const title = computed(() => {
     case 'first':
       return 'The owner’s account';
     case 'reset':
-      return 'A new password';
+      return link.value.name ? `A new password for ${link.value.name}` : 'A new password';
     case 'copy':
     case 'move':
       return `${link.value.name}, from ${link.value.workspaceName}`;
@@ -102,6 +102,11 @@ const use = () =>
       ...(!isReset && { name: name.trim(), email: email.trim() }),
     });
   });
+/** Who is signed in here already, and is somebody else than the link is for, as far as can be told. */
+const signedInAs = computed(() => {
+  const { personId, who } = identity.view ?? {};
+  return personId && !(link.value?.purpose === 'reset' && who === link.value.name) ? who : undefined;
+});
 const handsOver = computed(() => link.value?.purpose === 'copy' || link.value?.purpose === 'move');
 const isOwner = computed(() => identity.view !== null && hasRight(identity.view.role, 'people'));
 async function take(): Promise<void> {
@@ -144,9 +149,11 @@ const join = () => come(() => post<SignedInView>('/links/join', { key }));
     <template v-else-if="link?.known">
       <template v-if="identity.view?.personId">
         <p>
-          You are signed in as <b>{{ identity.view.who }}</b>.
+          The invitation was made for {{ link.email }}. You are signed in as <b>{{ identity.view.who }}</b>.
         </p>
-        <NButton type="primary" :loading="busy" @click="join">Join {{ link.workspaceName }}</NButton>
+        <NButton type="primary" :loading="busy" @click="join"
+          >Join {{ link.workspaceName }} as {{ identity.view.who }}</NButton
+        >
       </template>
       <template v-else>
         <NAlert type="info" :bordered="false">
@@ -155,45 +162,64 @@ const join = () => come(() => post<SignedInView>('/links/join', { key }));
         <p><NButton type="primary" @click="signsIn = true">Sign in</NButton></p>
       </template>
     </template>
-    <NForm v-else-if="link" ref="form" :model="draft" :rules="rules" @submit.prevent="submit(use)">
-      <template v-if="link.purpose !== 'reset'">
-        <NFormItem label="Name" path="name">
+    <template v-else-if="link">
+      <NAlert v-if="signedInAs" type="info" :bordered="false" class="another">
+        You are signed in here as <b>{{ signedInAs }}</b>.
+        {{ link.purpose === 'reset' ? 'Setting the password' : 'Making the account' }} signs you out in this
+        browser.
+        <p v-if="link.purpose === 'invitation'">
+          <NButton size="small" :loading="busy" @click="join">Join as {{ signedInAs }} instead</NButton>
+        </p>
+      </NAlert>
+      <NForm ref="form" :model="draft" :rules="rules" @submit.prevent="submit(use)">
+        <template v-if="link.purpose !== 'reset'">
+          <NFormItem label="Name" path="name">
+            <NInput
+              v-model:value="draft.name"
+              :input-props="{ autocomplete: 'name', 'aria-label': 'Name' }"
+              placeholder="shown beside your changes"
+              autofocus
+            />
+          </NFormItem>
+          <NFormItem label="E-mail" path="email">
+            <NInput
+              v-model:value="draft.email"
+              :input-props="{ type: 'email', autocomplete: 'username', 'aria-label': 'E-mail' }"
+              placeholder="you sign in with it"
+            />
+          </NFormItem>
+        </template>
+        <NFormItem label="Password" path="password">
           <NInput
-            v-model:value="draft.name"
-            :input-props="{ autocomplete: 'name', 'aria-label': 'Name' }"
-            placeholder="shown beside your changes"
-            autofocus
+            v-model:value="draft.password"
+            type="password"
+            show-password-on="click"
+            :input-props="{ autocomplete: 'new-password', 'aria-label': 'Password' }"
+            :placeholder="`${MIN_PASSWORD} characters or more; a few words work well`"
           />
         </NFormItem>
-        <NFormItem label="E-mail" path="email">
+        <NFormItem label="Password again" path="again">
           <NInput
-            v-model:value="draft.email"
-            :input-props="{ type: 'email', autocomplete: 'username', 'aria-label': 'E-mail' }"
-            placeholder="you sign in with it"
+            v-model:value="draft.again"
+            type="password"
+            show-password-on="click"
+            :input-props="{ autocomplete: 'new-password', 'aria-label': 'Password again' }"
+            placeholder=""
           />
         </NFormItem>
-      </template>
-      <NFormItem label="Password" path="password">
-        <NInput
-          v-model:value="draft.password"
-          type="password"
-          show-password-on="click"
-          :input-props="{ autocomplete: 'new-password', 'aria-label': 'Password' }"
-          :placeholder="`${MIN_PASSWORD} characters or more; a few words work well`"
-        />
-      </NFormItem>
-      <NFormItem label="Password again" path="again">
-        <NInput
-          v-model:value="draft.again"
-          type="password"
-          show-password-on="click"
-          :input-props="{ autocomplete: 'new-password', 'aria-label': 'Password again' }"
-          placeholder=""
-        />
-      </NFormItem>
-      <NButton type="primary" attr-type="submit" :loading="busy">{{
-        link.purpose === 'reset' ? 'Set it and sign in' : 'Make the account'
-      }}</NButton>
-    </NForm>
+        <NButton type="primary" attr-type="submit" :loading="busy">{{
+          link.purpose === 'reset' ? 'Set it and sign in' : 'Make the account'
+        }}</NButton>
+      </NForm>
+    </template>
   </SignInCard>
 </template>
+
+<style scoped>
+.another {
+  margin-bottom: 14px;
+}
+.another p {
+  margin: 8px 0 0;
+}
+</style>

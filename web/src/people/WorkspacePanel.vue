@@ -3,6 +3,7 @@ import ProblemLine from '../app/ProblemLine.vue';
 import { NButton, NForm, NFormItem, NInput } from 'naive-ui';
 import { ROLE_WORDS, nameSchema, required, type SignedInView } from '@tasche/contract';
 import { reactive, ref } from 'vue';
+import { leavePlace } from '../api/leave-place';
 import { post } from '../api/request';
 import { useForm } from '../fields/use-form';
 import { useIdentity } from './identity';
@@ -16,7 +17,7 @@ const { rules, submit } = useForm(draft, { name: { label: 'Name', schema: requir
 async function add(): Promise<void> {
   try {
     await post<SignedInView>('/workspaces', { name: draft.name.trim() });
-    window.location.assign('/roster');
+    await leavePlace({ to: '/roster', isOtherPerson: false });
   } catch (error) {
     problem.value = (error as Error).message;
   }
@@ -31,10 +32,10 @@ async function add(): Promise<void> {
     </p>
     <ul class="places">
       <li v-for="one in identity.view.workspaces" :key="one.id">
-        <span
-          ><b>{{ one.name }}</b>
-          <span class="quiet small">{{ ROLE_WORDS[one.role].name.toLowerCase() }}</span></span
-        >
+        <span class="named">
+          <b>{{ one.name }}</b>
+          <span class="quiet small">{{ ROLE_WORDS[one.role].name.toLowerCase() }}</span>
+        </span>
         <span v-if="one.id === identity.view.workspace.id" class="quiet small">you are here</span>
         <NButton v-else size="tiny" :aria-label="`Go to ${one.name}`" @click="identity.enter(one.id)"
           >Go there</NButton
@@ -69,6 +70,12 @@ async function add(): Promise<void> {
   gap: 10px;
   padding: 4px 0;
   border-top: 1px solid var(--line-soft);
+}
+.named {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  gap: 0 8px;
 }
 .cancel {
   margin-left: 8px;

@@ -2,13 +2,12 @@ import type { SignedInView } from '@tasche/contract';
 import { hasRight } from '@tasche/contract';
 import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
+import { forgetLastSeen, isElsewhere, leavePlace } from '../api/leave-place';
 import { reader } from '../api/read';
 import { ApiError, NetworkError, SignedOutError, post, request } from '../api/request';
 import { signedIn, signedOut } from '../api/signed-in';
 import { useOutbox } from '../changes/outbox';
 
-/** What the browser keeps to be read without a network; nobody else may read it. */
-const KEPT = 'tasche-last-seen';
 const AGAIN_MS = 1500;
 
 /** Who is signed in here, where, and as what. */
@@ -25,7 +24,7 @@ export const useIdentity = defineStore('identity', () => {
     if (state.value === 'out') return;
     state.value = 'out';
     signedIn.value = null;
-    await forget();
+    await forgetLastSeen();
   });
 
   async function load(): Promise<void> {
@@ -41,6 +40,11 @@ export const useIdentity = defineStore('identity', () => {
 
   /** Someone signed in, or went to another workspace. */
   function take(next: SignedInView): void {
+    const before = signedIn.value;
+    if (before && isElsewhere(before, next)) {
+      void leavePlace({ to: '/roster', isOtherPerson: before.personId !== next.personId });
+      return;
+    }
     // What another person read before is not shown to the next.
     if (state.value === 'out') reader.clear();
     signedIn.value = next;
@@ -51,23 +55,13 @@ export const useIdentity = defineStore('identity', () => {
 
   async function signOut(): Promise<void> {
     await post('/sign-out', {});
-    await forget();
-    // What was half typed is not for the next person.
-    sessionStorage.clear();
-    // Everything that was read goes with the page.
-    window.location.assign('/');
+    await leavePlace({ to: '/', isOtherPerson: true });
   }
 
   async function enter(workspaceId: string): Promise<void> {
     await post('/workspaces/enter', { workspaceId });
-    await forget();
-    window.location.assign('/roster');
+    await leavePlace({ to: '/roster', isOtherPerson: false });
   }
 
   return { state, away, view, shares, load, take, signOut, enter };
 });
-
-/** Throws away what was kept to be read without a network. */
-async function forget(): Promise<void> {
-  if (typeof caches !== 'undefined') await caches.delete(KEPT).catch(() => false);
-}

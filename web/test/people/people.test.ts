@@ -4,7 +4,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { nextTick } from 'vue';
 import { createMemoryHistory, createRouter } from 'vue-router';
 import { post, request } from '../../src/api/request';
-import { signedIn } from '../../src/api/signed-in';
+import { signedIn, signedOut } from '../../src/api/signed-in';
 import { useOutbox, type Outgoing } from '../../src/changes/outbox';
 import HandOverPanel from '../../src/people/HandOverPanel.vue';
 import MemberForm from '../../src/people/MemberForm.vue';
@@ -131,6 +131,7 @@ describe('who is signed in', () => {
     identity.take(view({ personId: 'somebody else' }));
     await flushPromises();
     expect(asked.filter(({ path }) => path === '/changes')).toHaveLength(1);
+    await signedOut.trigger();
     identity.take(view());
     await until(() => {
       expect(asked.filter(({ path }) => path === '/changes')).toHaveLength(2);
@@ -220,20 +221,20 @@ describe('the way in', () => {
   });
 });
 
-describe('a player who is handed over', () => {
-  const mounted = async (component: object, props: object = {}) => {
-    const router = createRouter({
-      history: createMemoryHistory(),
-      routes: [
-        { path: '/players/:playerId', name: 'bag', component: { template: '<i />' } },
-        { path: '/:rest(.*)*', component: { template: '<i />' } },
-      ],
-    });
-    const wrapper = mount(component, { props, global: { plugins: [router] } });
-    await flushPromises();
-    return { wrapper, router };
-  };
+const mounted = async (component: object, props: object = {}) => {
+  const router = createRouter({
+    history: createMemoryHistory(),
+    routes: [
+      { path: '/players/:playerId', name: 'bag', component: { template: '<i />' } },
+      { path: '/:rest(.*)*', component: { template: '<i />' } },
+    ],
+  });
+  const wrapper = mount(component, { props, global: { plugins: [router] } });
+  await flushPromises();
+  return { wrapper, router };
+};
 
+describe('a player who is handed over', () => {
   it('is offered as a copy unless "for good" is chosen; the link is shown once', async () => {
     signedIn.value = view();
     answers['/players/a/hand-over'] = [
@@ -285,6 +286,86 @@ describe('a player who is handed over', () => {
     expect(asked.at(-1)).toMatchObject({ path: '/links/take', body: { key: 'key' }, csrf: 'token-1' });
     expect(router.currentRoute.value.params).toEqual({ playerId: 'a' });
     window.location.hash = '';
+  });
+});
+
+describe('an invitation that is opened where somebody else is signed in', () => {
+  const invitation = {
+    purpose: 'invitation',
+    workspaceName: 'Fjord van',
+    role: 'player',
+    name: 'Kari Lund',
+    email: 'kari@van.example',
+    known: false,
+  };
+  const deleted: string[] = [];
+  const opened: string[] = [];
+  beforeEach(() => {
+    deleted.length = 0;
+    opened.length = 0;
+    vi.stubGlobal('caches', {
+      delete: (name: string) => {
+        deleted.push(name);
+        return Promise.resolve(true);
+      },
+    });
+    vi.spyOn(window.location, 'assign').mockImplementation((to) => {
+      opened.push(String(to));
+    });
+    sessionStorage.setItem('tasche.trays/a', '[]');
+    window.location.hash = '#key';
+    answers['/signed-in'] = [{ status: 200, body: view() }];
+    answers['/links/look'] = [{ status: 200, body: invitation }];
+  });
+  afterEach(() => {
+    vi.mocked(window.location.assign).mockRestore();
+    sessionStorage.clear();
+    window.location.hash = '';
+  });
+
+  it('says so; the new account finds nothing of who was here before', async () => {
+    const identity = useIdentity();
+    await identity.load();
+    const { wrapper } = await mounted(WelcomeView);
+    expect(wrapper.text()).toContain('You are signed in here as Jonas. Making the account signs you out');
+    answers['/links/use'] = [
+      { status: 200, body: view({ personId: 'p2', who: 'Kari Lund', role: 'player', csrf: 'token-2' }) },
+    ];
+    for (const label of ['Password', 'Password again'])
+      await wrapper.get(`input[aria-label="${label}"]`).setValue('seven iron off wet turf');
+    await wrapper.get('form').trigger('submit');
+    await until(() => {
+      expect(opened).toEqual(['/roster']);
+    });
+    expect(deleted).toEqual(['tasche-last-seen']);
+    expect(sessionStorage).toHaveLength(0);
+    // Until the page has opened anew, nothing is shown or sent as the other.
+    expect(identity.view?.who).toBe('Jonas');
+  });
+
+  it('is taken up by who is signed in, in a page of that workspace', async () => {
+    await useIdentity().load();
+    const { wrapper } = await mounted(WelcomeView);
+    answers['/links/join'] = [{ status: 200, body: view({ workspace: { id: 'w2', name: 'Fjord van' } }) }];
+    const join = wrapper.findAll('button').find((button) => button.text() === 'Join as Jonas instead');
+    await join!.trigger('click');
+    await until(() => {
+      expect(opened).toEqual(['/roster']);
+    });
+    expect(deleted).toEqual(['tasche-last-seen']);
+    // What they half typed stays theirs.
+    expect(sessionStorage.getItem('tasche.trays/a')).toBe('[]');
+  });
+
+  it('names whose password is set', async () => {
+    await useIdentity().load();
+    answers['/links/look'] = [
+      { status: 200, body: { ...invitation, purpose: 'reset', role: null, workspaceName: 'Van' } },
+    ];
+    const { wrapper } = await mounted(WelcomeView);
+    expect(wrapper.get('h1').text()).toBe('A new password for Kari Lund');
+    expect(wrapper.text()).toContain('You are signed in here as Jonas');
+    expect(wrapper.text()).not.toContain('Join as');
   });
 });
 

@@ -1,0 +1,30 @@
+import type { SignedInView } from '@tasche/contract';
+
+/** What the browser keeps to be read without a network; nobody else may read it. */
+const KEPT = 'tasche-last-seen';
+
+/** Throws away what was kept to be read without a network. */
+export async function forgetLastSeen(): Promise<void> {
+  if (typeof caches !== 'undefined') await caches.delete(KEPT).catch(() => false);
+}
+
+/** Whether this browser is now with another person, or in another workspace. */
+export function isElsewhere(before: SignedInView, now: SignedInView): boolean {
+  return before.personId !== now.personId || before.workspace.id !== now.workspace.id;
+}
+
+/**
+ * Opens the page anew, for another person or workspace: everything that was read goes with the page, and what
+ * one person half typed is not for the next.
+ */
+export async function leavePlace({
+  to,
+  isOtherPerson,
+}: {
+  to: string;
+  isOtherPerson: boolean;
+}): Promise<void> {
+  await forgetLastSeen();
+  if (isOtherPerson) sessionStorage.clear();
+  window.location.assign(to);
+}
