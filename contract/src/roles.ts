@@ -13,6 +13,12 @@ export const ROLE_WORDS: Readonly<Record<Role, { name: string; may: string }>> =
   caddie: { name: 'Caddie or coach', may: 'reads; writes notes' },
 };
 
+/** Says to somebody of that role what they are here, and what they may. */
+export function roleReminder(role: Role): string {
+  const { name, may } = ROLE_WORDS[role];
+  return `You are here as ${name.toLowerCase()}: ${may}.`;
+}
+
 /** Roles that may be kept to some players; a player always is. */
 export const isKeptToPlayers = (role: Role): boolean => role === 'player' || role === 'caddie';
 

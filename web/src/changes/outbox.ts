@@ -1,6 +1,6 @@
 import {
-  ROLE_WORDS,
   mayDo,
+  roleReminder,
   subjectOf,
   type ChangeRequest,
   type ChangeResult,
@@ -215,8 +215,7 @@ function refusalOf(outgoing: Outgoing): Problem | undefined {
   const role = signedIn.value?.role;
   if (role === undefined || outgoing.kind !== 'change') return undefined;
   if (outgoing.request.commands.every((command) => mayDo(role, command))) return undefined;
-  const { name, may } = ROLE_WORDS[role];
-  return { error: 'forbidden', message: `You are here as ${name.toLowerCase()}: ${may}.` };
+  return { error: 'forbidden', message: roleReminder(role) };
 }
 
 /** Runs it while no other tab of this browser runs the same. */

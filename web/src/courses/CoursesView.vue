@@ -40,6 +40,8 @@ const course = computed(
 );
 /** Courses are the workspace's: a player, a caddie and an assistant read them. */
 const mayEdit = computed(() => mayDoHere('editCourse'));
+const HOW_TO_BEGIN =
+  'Add one, then paste its scorecard, import a file (a map as GeoJSON, a yardage list as CSV), or type the holes.';
 provideReadOnly(() => !mayEdit.value);
 const tab = ref<'holes' | 'seasons'>('holes');
 const problem = ref('');
@@ -121,7 +123,7 @@ const undo = useUndo();
     <LoadingRows v-else-if="store.state !== 'ready'" :rows="6" :px="26" />
     <NEmpty
       v-else-if="store.courses.length === 0"
-      description="No courses yet. Add one, then paste its scorecard, import a file (a map as GeoJSON, a yardage list as CSV), or type the holes."
+      :description="`No courses yet.${mayEdit ? ` ${HOW_TO_BEGIN}` : ''}`"
     />
     <NotThere v-else-if="!course" title="This course is not here" says="It may have been deleted.">
       <LinkButton to="/courses">All courses</LinkButton>

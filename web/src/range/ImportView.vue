@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { HIT_OFF, baselineOf } from '@tasche/contract';
+import { HIT_OFF, baselineOf, roleReminder } from '@tasche/contract';
 import { digits, type PlayingConditions } from '@tasche/core';
 import { NButton } from 'naive-ui';
 import { computed } from 'vue';
 import Breadcrumb from '../app/Breadcrumb.vue';
 import { pagesAbove } from '../app/breadcrumb';
+import NotThere from '../app/NotThere.vue';
 import PageHead from '../app/PageHead.vue';
 import ProblemLine from '../app/ProblemLine.vue';
 import WorkProgress from '../app/WorkProgress.vue';
@@ -13,6 +14,8 @@ import ChoiceField from '../fields/ChoiceField.vue';
 import DateField from '../fields/DateField.vue';
 import FileField from '../fields/FileField.vue';
 import TextField from '../fields/TextField.vue';
+import { useIdentity } from '../people/identity';
+import { mayDoHere } from '../people/rights';
 import { useSheet } from '../sheet/sheet-store';
 import ImportColumns from './ImportColumns.vue';
 import ImportDone from './ImportDone.vue';
@@ -23,6 +26,7 @@ import Hint from '../app/Hint.vue';
 /** Importing a launch monitor's file: its columns, its clubs, a preview; then the import. */
 const props = defineProps<{ playerId: string }>();
 const store = useSheet();
+const identity = useIdentity();
 const baseline = computed(() => baselineOf(store.sheet!.player));
 const {
   unit,
@@ -71,7 +75,13 @@ const noClubColumn = computed(
         </p>
       </template>
     </PageHead>
+    <NotThere
+      v-if="!mayDoHere('addStrikes')"
+      title="You cannot import shots here"
+      :says="identity.view ? roleReminder(identity.view.role) : undefined"
+    />
     <FileField
+      v-else
       label="File of a launch monitor"
       accept=".csv,.txt,.tsv,text/csv,text/plain"
       :disabled="sending !== null"

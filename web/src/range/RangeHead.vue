@@ -31,7 +31,8 @@ const player = computed(() => store.sheet!.player);
         <template v-if="session.notes">{{ session.notes }}</template>
       </p>
       <p v-else-if="range.state === 'ready'" class="quiet small">
-        No shots yet. Open a session, or import a launch monitor’s file.
+        No shots yet.
+        <template v-if="store.may('addSession')">Open a session, or import a launch monitor’s file.</template>
       </p>
     </template>
     <template #actions>

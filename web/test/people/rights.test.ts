@@ -1,7 +1,9 @@
 import type { Role, SignedInView } from '@tasche/contract';
+import { mount } from '@vue/test-utils';
 import { afterEach, describe, expect, it } from 'vitest';
 import { signedIn } from '../../src/api/signed-in';
 import { mayDoHere, mayNoteHere, mayUndo } from '../../src/people/rights';
+import ImportView from '../../src/range/ImportView.vue';
 import { sheetOf, showSheet, clubView } from '../sheet';
 import { useSheet } from '../../src/sheet/sheet-store';
 import { freshPinia } from '../pinia';
@@ -46,6 +48,22 @@ describe('what is offered', () => {
     expect([mayUndo('Ola'), mayUndo('Jonas')]).toEqual([true, false]);
     as('rep');
     expect(mayUndo('Jonas')).toBe(true);
+  });
+
+  it('no file for who may import none: the reason instead', () => {
+    freshPinia();
+    showSheet(sheetOf([clubView('7')], ['7']));
+    const shown = () =>
+      mount(ImportView, {
+        props: { playerId: useSheet().sheet!.player.id },
+        global: { stubs: { RouterLink: true } },
+      });
+    as('caddie');
+    const caddies = shown();
+    expect(caddies.text()).toContain('You are here as caddie or coach: reads; writes notes.');
+    expect(caddies.find('input[type=file]').exists()).toBe(false);
+    as('assistant');
+    expect(shown().find('input[type=file]').exists()).toBe(true);
   });
 
   it('is nothing on the sheet of an earlier day', () => {
