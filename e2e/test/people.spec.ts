@@ -298,8 +298,9 @@ test('a link to a paper opens without an account until it is ended, and who open
   await expect(panel.getByText('opened 1 time')).toBeVisible();
   await panel.getByRole('button', { name: /End the link to Spec sheet/ }).click();
   await expect(panel.getByText('1 link has ended')).toBeVisible();
-  const ended = await (await stranger.newPage()).goto(link);
-  expect(ended?.status()).toBe(404);
+  const page = await stranger.newPage();
+  expect((await page.goto(link))?.status()).toBe(404);
+  await expect(page.getByText('This link has ended. Ask the sender for a new one.')).toBeVisible();
 });
 
 test('a player is exported as a file, and imported again from it', async () => {

@@ -10,6 +10,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { createApp } from '../src/http/app.js';
 import { metricsOf } from '../src/http/metrics.js';
 import { ROUTES } from '../src/http/route-list.js';
+import { messagePage } from '../src/shares/message-page.js';
 import { machinePerson } from '../src/workspaces/first-workspace.js';
 import { identifyBy } from '../src/people/identify.js';
 import { signInServer, type SignInServer } from './sign-in-server.js';
@@ -221,6 +222,19 @@ describe('what goes out', () => {
     });
     const made = await door.owner.get('/signed-in').set('x-request-id', 'bad id; <x>');
     expect(made.headers['x-request-id']).toMatch(/^[0-9a-f-]{36}$/);
+  });
+
+  it('a link that shows nothing is read as a page in a browser, and holds no markup but ours', async () => {
+    const { status, headers, text } = await door
+      .browser()
+      .get('/shared/a-key-there-is-none-of')
+      .set('accept', 'text/html,*/*');
+    expect([status, headers['content-type']]).toEqual([404, 'text/html; charset=utf-8']);
+    expect(text).toContain('This link has ended.');
+    expect(text).toContain('width=device-width');
+    expect(messagePage('No “<b onclick="x()">7</b>” & no 8')).toContain(
+      '<p>No “&lt;b onclick=&quot;x()&quot;&gt;7&lt;/b&gt;” &amp; no 8</p>',
+    );
   });
 
   it('no error names another workspace, a table, a path or a secret', async () => {

@@ -21,6 +21,7 @@ import { readSeason } from '../season/routes.js';
 import { seasonCalendar } from '../season/season-calendar.js';
 import { runInThread } from '../threads/thread-pool.js';
 import { asAsker } from '../workspaces/in-workspace.js';
+import { messagePage } from './message-page.js';
 import { Share } from './share.js';
 import { sharedPaper } from './shared-paper.js';
 
@@ -116,10 +117,7 @@ export function shareRoutes({ orm, scopeOf, scoped }: RouteContext): Router {
       await sendShared(request, response, String(request.params.key));
     } catch (error) {
       if (!(error instanceof HttpError) || request.accepts(['json', 'html']) !== 'html') throw error;
-      response
-        .status(error.status)
-        .type('html')
-        .send(`<!doctype html><html lang="en"><title>Tasche</title><p>${error.message}</p></html>`);
+      response.status(error.status).type('html').send(messagePage(error.message));
     }
   });
   return router;
