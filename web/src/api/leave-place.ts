@@ -26,5 +26,8 @@ export async function leavePlace({
 }): Promise<void> {
   await forgetLastSeen();
   if (isOtherPerson) sessionStorage.clear();
-  window.location.assign(to);
+  const { pathname, search, hash } = window.location;
+  // To the same address, with what is after its #, a browser would only scroll.
+  if (hash !== '' && to === pathname + search + hash) window.location.reload();
+  else window.location.assign(to);
 }

@@ -28,6 +28,7 @@ const identity = useIdentity();
 const router = useRouter();
 /** After the #: no server and no log has seen it. */
 const key = window.location.hash.slice(1);
+const here = `${window.location.pathname}#${key}`;
 const link = ref<LinkView | null>(null);
 const problem = ref('');
 const busy = ref(false);
@@ -109,6 +110,12 @@ const signedInAs = computed(() => {
 });
 const handsOver = computed(() => link.value?.purpose === 'copy' || link.value?.purpose === 'move');
 const isOwner = computed(() => identity.view !== null && hasRight(identity.view.role, 'people'));
+/** Other workspaces the player could be taken into. */
+const alsoOwned = computed(() =>
+  (identity.view?.workspaces ?? []).filter(
+    ({ id, role }) => id !== identity.view!.workspace.id && hasRight(role, 'people'),
+  ),
+);
 async function take(): Promise<void> {
   problem.value = '';
   busy.value = true;
@@ -141,7 +148,13 @@ const join = () => come(() => post<SignedInView>('/links/join', { key }));
         {{ identity.view.workspace.name }} is not yours, so you cannot add players to it; its owner opens this
         link.
       </p>
-      <template v-else>
+      <div v-if="alsoOwned.length" class="bar owned">
+        <span class="quiet">To another workspace of yours:</span>
+        <NButton v-for="one in alsoOwned" :key="one.id" size="small" @click="identity.enter(one.id, here)"
+          >Go to {{ one.name }}</NButton
+        >
+      </div>
+      <template v-if="!identity.view">
         <NAlert type="info" :bordered="false">Sign in as an owner of the workspace they go to.</NAlert>
         <p><NButton type="primary" @click="signsIn = true">Sign in</NButton></p>
       </template>
@@ -221,5 +234,8 @@ const join = () => come(() => post<SignedInView>('/links/join', { key }));
 }
 .another p {
   margin: 8px 0 0;
+}
+.owned {
+  margin-top: 14px;
 }
 </style>

@@ -58,9 +58,10 @@ export const useIdentity = defineStore('identity', () => {
     await leavePlace({ to: '/', isOtherPerson: true });
   }
 
-  async function enter(workspaceId: string): Promise<void> {
+  /** Goes to another workspace. @param to the address that is opened there */
+  async function enter(workspaceId: string, to = '/roster'): Promise<void> {
     await post('/workspaces/enter', { workspaceId });
-    await leavePlace({ to: '/roster', isOtherPerson: false });
+    await leavePlace({ to, isOtherPerson: false });
   }
 
   return { state, away, view, shares, load, take, signOut, enter };

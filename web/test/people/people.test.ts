@@ -259,7 +259,11 @@ describe('a player who is handed over', () => {
     ['rep', 'is not yours, so you cannot add players to it'],
   ] as const)('is taken by an owner alone: %s', async (role, words) => {
     const identity = useIdentity();
-    answers['/signed-in'] = [{ status: 200, body: view({ role }) }];
+    const workspaces = [
+      { id: 'w1', name: 'Van', role },
+      { id: 'w2', name: 'Winter van', role: 'owner' as const },
+    ];
+    answers['/signed-in'] = [{ status: 200, body: view({ role, workspaces }) }];
     await identity.load();
     answers['/links/look'] = [
       {
@@ -280,6 +284,16 @@ describe('a player who is handed over', () => {
     expect(wrapper.text()).toContain('Davor Kolar, from Fjord van');
     expect(wrapper.text()).toContain('deleted where it was');
     expect(wrapper.text()).toContain(words);
+    // Whoever owns another workspace goes there with the offer.
+    const elsewhere = wrapper.findAll('button').find((button) => button.text() === 'Go to Winter van');
+    answers['/workspaces/enter'] = [{ status: 200, body: {} }];
+    const reload = vi.spyOn(window.location, 'reload').mockImplementation(() => undefined);
+    await elsewhere!.trigger('click');
+    await until(() => {
+      expect(reload).toHaveBeenCalled();
+    });
+    expect(asked.at(-1)).toMatchObject({ path: '/workspaces/enter', body: { workspaceId: 'w2' } });
+    reload.mockRestore();
     if (role !== 'owner') return;
     await wrapper.get('button').trigger('click');
     await flushPromises();
