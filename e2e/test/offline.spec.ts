@@ -32,8 +32,19 @@ test('without a network the bag opens on what was last seen, takes what is typed
     .toBe(true);
   await page.goto('/roster');
   await expect(page.getByRole('link', { name: /No Network/ }).first()).toBeVisible();
+  // So is who was not opened here at all.
+  await expect
+    .poll(
+      () =>
+        page.evaluate(async (path) => (await caches.match(path)) !== undefined, `/api${demo.davor}/sheet`),
+      { timeout: 60_000 },
+    )
+    .toBe(true);
 
   await context.setOffline(true);
+  await page.goto(`${demo.davor}/card`);
+  await expect(page.getByRole('heading', { name: /Davor Kolar/ })).toBeVisible();
+  await expect(page.getByRole('row', { name: /^7 iron/ }).first()).toBeVisible();
   await page.goto(`/players/${id}/bag`);
   await expect(page.getByText('The server cannot be reached. You see what was last seen')).toBeVisible();
   await expect(cell(page, '9 iron', 'shot.full.carryM')).toHaveText('140');

@@ -1,3 +1,6 @@
+/** Where the browser keeps what was last seen. */
+export const LAST_SEEN_CACHE = 'tasche-last-seen';
+
 /** The header that says an answer is not the server's but what was last seen of it, and when: an ISO time. */
 export const LAST_SEEN_HEADER = 'x-tasche-last-seen';
 

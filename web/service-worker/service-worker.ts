@@ -3,7 +3,7 @@ import { ExpirationPlugin } from 'workbox-expiration';
 import { createHandlerBoundToURL, cleanupOutdatedCaches, precacheAndRoute } from 'workbox-precaching';
 import { NavigationRoute, registerRoute } from 'workbox-routing';
 import { NetworkFirst } from 'workbox-strategies';
-import { asLastSeen, isKept, isWorthKeeping, keptUnder } from './last-seen';
+import { LAST_SEEN_CACHE, asLastSeen, isKept, isWorthKeeping, keptUnder } from './last-seen';
 import { LEAVE } from './messages';
 
 declare const self: ServiceWorkerGlobalScope;
@@ -21,7 +21,7 @@ registerRoute(
 
 const MAX_KEPT = 300;
 const lastSeen = new NetworkFirst({
-  cacheName: 'tasche-last-seen',
+  cacheName: LAST_SEEN_CACHE,
   plugins: [
     {
       cacheKeyWillBeUsed: ({ request }) => Promise.resolve(keptUnder(new URL(request.url))),

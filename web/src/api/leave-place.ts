@@ -1,11 +1,9 @@
 import type { SignedInView } from '@tasche/contract';
+import { LAST_SEEN_CACHE } from '../../service-worker/last-seen';
 
-/** What the browser keeps to be read without a network; nobody else may read it. */
-const KEPT = 'tasche-last-seen';
-
-/** Throws away what was kept to be read without a network. */
+/** Throws away what was kept to be read without a network: nobody else may read it. */
 export async function forgetLastSeen(): Promise<void> {
-  if (typeof caches !== 'undefined') await caches.delete(KEPT).catch(() => false);
+  if (typeof caches !== 'undefined') await caches.delete(LAST_SEEN_CACHE).catch(() => false);
 }
 
 /** Whether this browser is now with another person, or in another workspace. */

@@ -54,7 +54,7 @@ const searched = (row: Row) =>
     <PageHead>
       Tickets
       <template #says>
-        <p class="quiet">
+        <p v-if="tickets || !problem" class="quiet">
           {{ tickets ? `${counted(total, 'job')} open on the bench, of all players.` : 'Loading…' }}
         </p>
       </template>

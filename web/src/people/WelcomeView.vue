@@ -229,6 +229,9 @@ const join = () => come(() => post<SignedInView>('/links/join', { key }));
 </template>
 
 <style scoped>
+p {
+  margin: 0 0 10px;
+}
 .another {
   margin-bottom: 14px;
 }

@@ -11,6 +11,7 @@ import PageHead from '../app/PageHead.vue';
 import ProblemLine from '../app/ProblemLine.vue';
 import { today } from '../app/day';
 import { useShortcuts } from '../keys/use-shortcuts';
+import { useRosterKept } from '../offline/keep-roster';
 import { useIdentity } from '../people/identity';
 import { mayDoHere } from '../people/rights';
 import RosterCard from './RosterCard.vue';
@@ -38,6 +39,7 @@ const {
   (next) =>
     `/players?today=${today()}&limit=${PAGE}${next === null ? '' : `&after=${encodeURIComponent(next)}`}`,
 );
+useRosterKept(entries);
 const adding = ref(false);
 const importing = ref(false);
 const listing = ref(false);

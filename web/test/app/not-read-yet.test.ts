@@ -1,6 +1,7 @@
 import { flushPromises, mount } from '@vue/test-utils';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Component } from 'vue';
+import TicketQueueView from '../../src/bench/TicketQueueView.vue';
 import CardView from '../../src/card/CardView.vue';
 import CompareView from '../../src/compare/CompareView.vue';
 import RoundsPlayed from '../../src/history/RoundsPlayed.vue';
@@ -80,6 +81,16 @@ describe.each([true, false])('while the server is away (%s) or slow', (isAway) =
     const view = open(RosterView);
     await flushPromises();
     expect(view.text()).toContain('Loading…');
+    expect(view.text()).not.toMatch(NONE);
+    view.unmount();
+  });
+
+  it('the jobs of all players are loading, or cannot be read: not both', async () => {
+    const view = open(TicketQueueView);
+    await until(() => {
+      expect(view.text()).toContain(isAway ? 'The database is away.' : 'Loading…');
+    });
+    expect(view.text().includes('Loading…')).toBe(!isAway);
     expect(view.text()).not.toMatch(NONE);
     view.unmount();
   });
