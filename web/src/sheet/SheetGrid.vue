@@ -42,6 +42,9 @@ const emit = defineEmits<{
   dragging: [carried: boolean];
 }>();
 
+/** Beneath the last club, where another is typed. */
+const WHAT_TO_TYPE = 'Type a club: 7 iron, 3w, 56, 4-PW…';
+
 const grid = ref<HTMLElement | null>(null);
 const hasNewRow = computed(() => !props.readOnly && !props.noNew);
 const cells = () => ({ clubs: props.clubs, columns: props.columns, hasNewRow: hasNewRow.value });
@@ -246,12 +249,13 @@ defineExpose({ focus: cursor.focus, goTo: cursor.goTo });
               v-model="draft"
               class="editor"
               aria-label="Name of the new club"
+              :placeholder="WHAT_TO_TYPE"
               autocomplete="off"
               spellcheck="false"
               @keydown="onEditorKey"
               @blur="editor.commit(0, 0)"
             />
-            <span v-else class="quiet">Type a club: 7 iron, 3w, 56, 4-PW…</span>
+            <span v-else class="quiet">{{ WHAT_TO_TYPE }}</span>
           </td>
         </tr>
       </tfoot>
@@ -286,7 +290,11 @@ th {
   border-bottom: 1px solid var(--line);
   cursor: text;
 }
-.new-row .quiet {
+.new-row .first {
+  padding-left: 7px;
+}
+.new-row .quiet,
+.new-row .editor::placeholder {
   font-weight: 400;
 }
 @media (max-width: 700px) {

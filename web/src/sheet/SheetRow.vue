@@ -62,7 +62,6 @@ const cells = computed(() =>
         {
           first: i === 0,
           rejected: refused,
-          editing: editing && activeColumn === i,
         },
       ]"
       :tabindex="activeColumn === i ? 0 : -1"
@@ -186,10 +185,6 @@ td.stated {
 td.modelled {
   font-style: italic;
   color: var(--quiet);
-}
-td.editing {
-  box-shadow: inset 0 0 0 2px var(--petrol);
-  background: var(--paper);
 }
 .rejected {
   background: var(--brick-soft) !important;
