@@ -2,6 +2,7 @@ import {
   MAX_STRIKES_ANSWERED,
   type Page,
   type SessionEntry,
+  type SessionView,
   type SetAsideView,
   type StrikeView,
 } from '@tasche/contract';
@@ -9,7 +10,7 @@ import type { EntityManager } from '@mikro-orm/postgresql';
 import type { IdCursor } from '../http/cursors.js';
 import { GIVEN_JSON } from './strike-columns.js';
 import { SetAside } from './strike-rows.js';
-import { Session, sessionView } from '../sessions/session.js';
+import { sessionView } from '../sessions/session.js';
 
 /** A page of a player's sessions, newest first, with what was hit in them. */
 export async function readSessions(
@@ -18,28 +19,42 @@ export async function readSessions(
   limit: number,
   after?: IdCursor,
 ): Promise<Page<SessionEntry>> {
-  const standing = { playerId, removedAt: null };
-  const where = after
-    ? { ...standing, $or: [{ heldOn: { $lt: after.day } }, { heldOn: after.day, id: { $gt: after.id } }] }
-    : standing;
-  const found = await em.find(Session, where, { orderBy: { heldOn: 'desc', id: 'asc' }, limit: limit + 1 });
-  const sessions = found.slice(0, limit);
-  const last = sessions.at(-1);
-  const counts = await em.execute<{ id: string; strikes: number; clubs: number }[]>(
-    `select session_id as id, count(*)::int as strikes, count(distinct club_id)::int as clubs from strike
-     where session_id = any(?::uuid[]) and removed_at is null group by session_id`,
-    [`{${sessions.map(({ id }) => id).join(',')}}`],
+  const [row] = await em.execute<{ page: SessionsPage }[]>(
+    `with found as materialized (
+       select * from session where player_id = ? and removed_at is null
+         ${after ? 'and (held_on < ?::date or (held_on = ?::date and id > ?::uuid))' : ''}
+         order by held_on desc, id limit ?),
+       shown as (select * from found order by held_on desc, id limit ?),
+       hit as (
+         select session_id as id, count(*) as strikes, count(distinct club_id) as clubs from strike
+         where session_id in (select id from shown) and removed_at is null group by session_id)
+     select json_build_object(
+       'rows', (select coalesce(json_agg(${sessionView.json} order by held_on desc, id), '[]') from shown),
+       'hit', (select coalesce(json_agg(hit), '[]') from hit),
+       'total', (select count(*) from session where player_id = ? and removed_at is null),
+       'more', (select count(*) > ? from found)) as page`,
+    [playerId, ...(after ? [after.day, after.day, after.id] : []), limit + 1, limit, playerId, limit],
   );
-  const of = new Map(counts.map((count) => [count.id, count]));
+  const { rows, hit, total, more } = row!.page;
+  const of = new Map(hit.map((one) => [one.id, one]));
+  const last = rows.at(-1);
   return {
-    rows: sessions.map((session) => ({
-      ...sessionView.of(session),
+    rows: rows.map((session) => ({
+      ...session,
       strikes: of.get(session.id)?.strikes ?? 0,
       clubs: of.get(session.id)?.clubs ?? 0,
     })),
-    total: await em.count(Session, standing),
-    next: found.length > limit && last ? `${last.heldOn}_${last.id}` : null,
+    total,
+    next: more && last ? `${last.heldOn}_${last.id}` : null,
   };
+}
+
+/** What one statement answers: sessions, and how much was hit in each. */
+interface SessionsPage {
+  rows: SessionView[];
+  hit: { id: string; strikes: number; clubs: number }[];
+  total: number;
+  more: boolean;
 }
 
 const STRIKE_JSON = `json_build_object('id', id, 'sessionId', session_id, 'clubId', club_id, 'shot', shot, 'number', number,
