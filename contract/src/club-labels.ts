@@ -1,4 +1,5 @@
 import {
+  clubWordsInEnglish,
   kindFromName,
   playingLoft,
   withDegreeSign,
@@ -50,14 +51,16 @@ const WEDGE_WORDS: Record<string, string> = {
  */
 const WEDGE_LOFT_DEG: Record<string, number> = { pw: 46, gw: 50, aw: 50, uw: 50, sw: 56, lw: 60 };
 
-/** How devices and other tongues write what a locker calls otherwise. */
+/** How devices and other languages write what a locker calls otherwise. */
 const OTHER_WORDS: readonly [RegExp, string][] = [
   [/^drv?r?$/, 'driver'],
-  [/(\d) ?eisen|eisen ?(\d)/, '$1$2 iron'],
-  [/(\d) ?holz|holz ?(\d)/, '$1$2 wood'],
+  [/(\d) ?iron|iron ?(\d)/, '$1$2 iron'],
+  [/(\d) ?wood|wood ?(\d)/, '$1$2 wood'],
   [/^(\d+) ?wd$/, '$1 wood'],
   [/^(\d+) ?(ir|irn)$/, '$1 iron'],
 ];
+const inUsualWords = (key: string) =>
+  OTHER_WORDS.reduce((text, [word, usual]) => text.replace(word, usual), clubWordsInEnglish(key));
 
 /** The shot a label names beside its club, and what is left of the label. */
 function shotIn(key: string): { shot: ShotKind; club: string } {
@@ -71,9 +74,7 @@ function shotIn(key: string): { shot: ShotKind; club: string } {
  * none, or more than one, could be it. A guess: a person can always say otherwise.
  */
 export function guessClub(label: string, clubs: readonly LabelledClub[]): ClubMatch {
-  const { shot, club } = shotIn(
-    OTHER_WORDS.reduce((key, [word, plain]) => key.replace(word, plain), labelKey(label)),
-  );
+  const { shot, club } = shotIn(inUsualWords(labelKey(label)));
   const found = named(club, clubs) ?? byKindAndNumber(club, clubs) ?? byLoft(club, clubs);
   return found ? { clubId: found.id, shot } : null;
 }
@@ -84,9 +85,10 @@ function only<T>(list: readonly T[]): T | undefined {
 
 function named(key: string, clubs: readonly LabelledClub[]): LabelledClub | undefined {
   const words = WEDGE_WORDS[key] ?? key;
+  const own = (club: LabelledClub) => inUsualWords(labelKey(club.name));
   return (
-    only(clubs.filter((club) => labelKey(club.name) === key)) ??
-    only(clubs.filter((club) => (WEDGE_WORDS[labelKey(club.name)] ?? labelKey(club.name)) === words))
+    only(clubs.filter((club) => own(club) === key)) ??
+    only(clubs.filter((club) => (WEDGE_WORDS[own(club)] ?? own(club)) === words))
   );
 }
 

@@ -1,4 +1,4 @@
-import { kindFromName, type ClubKind } from '@tasche/core';
+import { clubWordsInEnglish, kindFromName, type ClubKind } from '@tasche/core';
 import { isCarry, isLoft } from './club-line-numbers.js';
 
 /** The columns a line of a message may fill, by heads the table reader knows. */
@@ -23,13 +23,14 @@ type LineHead = (typeof LINE_HEADS)[number];
 export type ClubLine = Readonly<Partial<Record<LineHead, string>>>;
 
 /** Words that are part of what a club is called: "3 wood", "driving iron", "Eisen 7". */
-const CLUB_WORD = /^(wood|iron|hybrid|wedge|holz|eisen|rescue|utility|fairway|driving)$/i;
-const NUMBERED = /^(wood|iron|hybrid|holz|eisen|rescue|utility|fairway)$/i;
+const CLUB_WORD = /^(wood|iron|hybrid|wedge|rescue|utility|fairway|driving)$/i;
+const NUMBERED = /^(wood|iron|hybrid|rescue|utility|fairway)$/i;
 const CLUB_NUMBER = /^([1-9]|1[0-2])$/;
 const ANY_NUMBER = /^\d{1,3}([.,]\d+)?$/;
 
 /** How many of the words say which club it is. */
-function wordsOfClub(words: readonly string[]): number {
+function wordsOfClub(written: readonly string[]): number {
+  const words = written.map(clubWordsInEnglish);
   let count = 1;
   for (; count < words.length; count++) {
     const [before, word] = [words[count - 1]!, words[count]!];

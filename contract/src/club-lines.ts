@@ -1,4 +1,4 @@
-import { kindFromName, withDegreeSign, type ClubKind } from '@tasche/core';
+import { clubWordsInEnglish, kindFromName, withDegreeSign, type ClubKind } from '@tasche/core';
 import {
   isCarry,
   isCarryOfColumn,
@@ -10,7 +10,7 @@ import {
 } from './club-line-numbers.js';
 import { clubsOfSet } from './club-set.js';
 import { LINE_HEADS, readClubParts, type ClubLine } from './club-line-parts.js';
-import { ABOUT_WORDS } from './numbers-in-text.js';
+import { ABOUT_WORDS, distanceUnitOf } from './numbers-in-text.js';
 import { isBlankRow } from './split-table.js';
 
 /** A longer line is a sentence. */
@@ -18,6 +18,8 @@ const MAX_CHARACTERS = 200;
 /** So much of what is pasted must read as lines of clubs. */
 const MIN_SHARE = 0.6;
 
+/** A word behind a number. */
+const WORD_BEHIND = /(?<=\d\s?)\p{L}{3,}/gu;
 const UNIT = /^(°|deg|y|yd|yds|m|yards|metres|meters)$/i;
 
 /** What stands before a line in a list, makes it bold, or is a small picture. */
@@ -35,6 +37,8 @@ function wordsOf(text: string): string[] {
   return (
     withDegreeSign(text)
       .replace(ABOUT, '~')
+      // "150 mètres" is "150 m".
+      .replace(WORD_BEHIND, (word) => (UNIT.test(word) ? word : (distanceUnitOf(word) ?? word)))
       // At the start stands the club: "60 - 75" is a wedge.
       .replace(RANGE, (all: string, from: string, to: string, at: number, line: string) =>
         line.slice(0, at).trim() === '' ? all : `${from}-${to}`,
@@ -67,7 +71,8 @@ const lineOf = (name: string, loft: string, carry: string): ClubLine => ({
 function readClubLine(text: string): ClubLine | undefined {
   if (text.length > MAX_CHARACTERS) return undefined;
   const words = wordsOf(text);
-  if (clubsOfSet(words[0] ?? '')) return readSet(words);
+  const set = SET_WORD.test(clubWordsInEnglish(words[0] ?? '')) ? words.slice(1) : words;
+  if (clubsOfSet(set[0] ?? '')) return readSet(set);
   for (const numbers of [2, 1]) {
     const name = words.slice(0, -numbers).join(' ');
     const kind = name === '' ? undefined : kindFromName(name);
@@ -80,9 +85,10 @@ function readClubLine(text: string): ClubLine | undefined {
   return readClubParts(words);
 }
 
+const SET_WORD = /^(set|irons?)$/i;
 /** "4-PW", or "4-PW set Rohr 120": a set of irons, and its shaft. */
 function readSet([set, ...more]: readonly string[]): ClubLine {
-  const rest = more.filter((word) => !/^(set|irons?|eisen)$/i.test(word));
+  const rest = more.filter((word) => !SET_WORD.test(clubWordsInEnglish(word)));
   return { Club: set!, ...(rest.length > 0 && { Shaft: rest.join(' ') }) };
 }
 
@@ -132,6 +138,36 @@ function unreadClubLine(text: string): ClubLine | undefined {
     if (!kind) continue;
     const isMore = numbers.length > 1 || numbers.some((number) => number >= minCarry(kind));
     if (!saysMore(name, kind) && isMore && /^\W?\d/.test(rest)) return lineOf(name, '', rest);
+  }
+  return undefined;
+}
+
+/** A club of eight or nine degrees that carries as far as this is a driver; nines of irons do not. Our choice. */
+const MIN_DRIVEN = 190;
+/** Numbers that are a loft, whatever the club. Degrees. */
+const ANY_LOFT_DEG = [4, 66] as const;
+/**
+ * A line whose words do not say what kind of club it is, "Kvarn LS 9 265": its numbers are read like those of its
+ * neighbours, and a person says the kind.
+ */
+function unknownClubLine(text: string): ClubLine | undefined {
+  if (text.length > MAX_CHARACTERS) return undefined;
+  const words = wordsOf(text);
+  const isAnyLoft = (word: string) =>
+    isMarkedLoft(word) ||
+    (NUMBER.test(word) && valueOf(word) >= ANY_LOFT_DEG[0] && valueOf(word) <= ANY_LOFT_DEG[1]);
+  for (const numbers of [2, 1]) {
+    const name = words.slice(0, -numbers).join(' ');
+    const [first, second] = words.slice(-numbers) as [string, string | undefined];
+    if (!/\p{L}/u.test(name) || kindFromName(name) || saysMore(name, 'iron')) continue;
+    if (second !== undefined && isCarry(second, 'iron')) {
+      // "Halm Z 7 145" is a seven, "Halm Z 9 260" a driver.
+      const isNumber = /^[1-9]$/.test(first) && (Number(first) < 8 || valueOf(second) < MIN_DRIVEN);
+      if (isNumber) return lineOf(`${name} ${first}`, '', second);
+      if (isAnyLoft(first)) return lineOf(name, first, second);
+    }
+    if (second === undefined && isMarkedLoft(first)) return lineOf(name, first, '');
+    if (second === undefined && !isAnyLoft(first) && isCarry(first, 'iron')) return lineOf(name, '', first);
   }
   return undefined;
 }
@@ -212,13 +248,16 @@ export function asClubLines(cells: readonly (readonly string[])[]): string[][] |
   const [byComma, bySpace] = [joined(','), joined(' ')];
   const inColumns = byColumns(isOneColumn ? bySpace.map(inThree) : cells);
   const read = bySpace.map((line, i) => inColumns[i] ?? readClubLine(byComma[i]!) ?? readClubLine(line));
-  const rows = bySpace.map((line, i) => read[i] ?? unreadClubLine(line));
+  const unknown = bySpace.map((line, i) => (read[i] ? undefined : unknownClubLine(line)));
+  const named = bySpace.map((line, i) => read[i] ?? unreadClubLine(line));
+  const rows = named.map((row, i) => row ?? unknown[i]);
   // A putter is often named and nothing else.
   const isNameAlone = (line: string) => !/\d/.test(line) && kindFromName(line) !== undefined;
   const telling = bySpace.filter((line) => line !== '' && !isNameAlone(line)).length;
   // Cells side by side are the sheet's own columns, unless their lines can be read.
-  const found = (isOneColumn ? rows : read).filter(Boolean).length;
-  if (telling === 0 || found < MIN_SHARE * telling) return undefined;
+  const found = (isOneColumn ? rows : read.map((row, i) => row ?? unknown[i])).filter(Boolean).length;
+  // One club at least is called what clubs are called: other text has numbers at its ends too.
+  if (telling === 0 || found < MIN_SHARE * telling || !named.some(Boolean)) return undefined;
   const heads = LINE_HEADS.filter((head, i) => i < 3 || rows.some((row) => row?.[head] !== undefined));
   return [
     [...heads],

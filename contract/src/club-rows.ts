@@ -256,7 +256,8 @@ export function planImport(
       else same.push({ row: row.row, club: match.club });
     } else if (row.name === undefined) {
       if (row.rejected.length === 0) refuse('the row names no club');
-    } else if (clubsOfSet(row.name)) {
+    } else if (row.clubId === undefined && clubsOfSet(row.name)) {
+      // A file of ours names one club by its id, whatever it is called.
       sets.push(row);
       const lost = lostOfSet(row, clubs);
       if (lost) refuse(lost);

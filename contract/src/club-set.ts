@@ -1,5 +1,7 @@
+import { clubWordsInEnglish } from '@tasche/core';
+
 const SET =
-  /^([1-9])\s?-?(?:i|irons?)?\s*(?:-|–|—|to|through|bis)\s*(?:([2-9])\s?-?i?|(p|pw|gw|aw|uw|sw))(?:\s+(?:irons?|set|eisen))?$/i;
+  /^([1-9])\s?-?(?:i|irons?)?\s*(?:-|–|—|to|through|bis)\s*(?:([2-9])\s?-?i?|(p|pw|gw|aw|uw|sw))(?:\s+(?:irons?|set))?$/i;
 /** A set up to a sand wedge has no gap wedge. Common practice, no source. */
 const WEDGES: Readonly<Record<string, readonly string[]>> = {
   P: ['PW'],
@@ -16,7 +18,7 @@ const WEDGES: Readonly<Record<string, readonly string[]>> = {
  * @returns undefined where the text is no set
  */
 export function clubsOfSet(text: string): readonly string[] | undefined {
-  const [, first, last, wedge] = SET.exec(text.trim()) ?? [];
+  const [, first, last, wedge] = SET.exec(clubWordsInEnglish(text.trim())) ?? [];
   if (first === undefined) return undefined;
   const to = Number(last ?? 9);
   if (to <= Number(first)) return undefined;

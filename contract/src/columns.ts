@@ -8,7 +8,7 @@ import {
   type Shot,
   type ShotKind,
 } from '@tasche/core';
-import { GERMAN_HEADS } from './german-heads.js';
+import { HEADS_IN_OTHER_LANGUAGES } from './heads-in-other-languages.js';
 import { MAX_HEAD_CHARACTERS, splitBracket } from './head-words.js';
 import { distanceUnitOf, type DistanceTextUnit } from './numbers-in-text.js';
 
@@ -180,7 +180,7 @@ function namesOfColumns(): Map<string, Column> {
   }
   ['club name', 'name', 'stick'].forEach((name) => add(name, CLUB_COLUMNS[0]!));
   ['type', 'category', 'club type'].forEach((name) => add(name, CLUB_COLUMNS[1]!));
-  for (const [name, id] of Object.entries(GERMAN_HEADS)) add(name, columnOf(id)!);
+  for (const [name, id] of Object.entries(HEADS_IN_OTHER_LANGUAGES)) add(name, columnOf(id)!);
   return names;
 }
 

@@ -49,8 +49,8 @@ export function storedMetres(value: number, unit: DistanceTextUnit): number {
 }
 
 const DISTANCE_UNITS: readonly [RegExp, DistanceTextUnit][] = [
-  [/^(y|yd|yds|yard|yards)\.?$/i, 'yd'],
-  [/^(m|mt|mtr|mtrs|metre|metres|meter|meters)\.?$/i, 'm'],
+  [/^(y|yd|yds|yards?|yardas?|verges?)\.?$/i, 'yd'],
+  [/^(m|mt|mtrs?|m[eè]tres?|meters?|metros?|metri)\.?$/i, 'm'],
   [/^(ft|feet|foot|')\.?$/i, 'ft'],
 ];
 

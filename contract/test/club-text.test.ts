@@ -56,6 +56,82 @@ describe('a file of clubs as people keep it', () => {
     );
   });
 
+  it.each([
+    ['French', 'Club;Loft;Longueur (cm);Portée (m)', 'Fer 7;32;94;140 mètres', 'Bois 3;15;109;195'],
+    ['Spanish', 'Palo;Loft;Longitud (cm);Vuelo', 'Hierro 7;33º;94;155 metros', 'Madera 3;15º;109;215'],
+    ['Italian', 'Bastone;Loft;Lunghezza (cm);Volo (m)', 'Ferro 7;33;94;115', 'Legno 3;15;109;155'],
+    ['Portuguese', 'Taco;Loft;Comprimento (cm);Voo (m)', 'Ferro 7;33;94;150', 'Madeira 3;15;109;200'],
+    ['Dutch', 'Club;Loft;Lengte (cm);Afstand (m)', 'IJzer 7;33;94;150', 'Hout 3;15;109;200'],
+    ['Swedish', 'Klubba;Loft;Längd (cm);Carry (m)', 'Järnsjua;34;94;150', 'Träfemma;18;107;205'],
+    ['Danish', 'Kølle;Loft;Længde (cm);Carry (m)', 'Jern 7;34;94;150', 'Træ 3;15;107;205'],
+  ])('may be in %s', (_language, heads, iron, wood) => {
+    const plan = planned([heads, iron, wood]);
+    expect(plan.unknownColumns).toEqual([]);
+    expect(plan.rejected).toEqual([]);
+    expect(plan.adds.map(({ name, kind, readings }) => [name, kind, readings.map(({ key }) => key)])).toEqual(
+      [iron, wood].map((row, i) => [
+        row.split(';')[0],
+        i === 0 ? 'iron' : 'fairway',
+        ['loftStampedDeg', 'lengthIn', 'shot.full'],
+      ]),
+    );
+  });
+
+  it('may be lines of a message in another language, and with clubs called by what they are sold as', () => {
+    const lines = (text: string[]) => {
+      const { adds, rejected } = planned(text);
+      return {
+        adds: adds.map(({ name, kind, readings }) => [name, kind, readings.map(({ key }) => key).join()]),
+        asked: rejected.map(({ text: said, asks }) => [said, asks]),
+      };
+    };
+    const both = 'loftStampedDeg,shot.full';
+    expect(
+      lines(['Driver 10.5 215', 'Bois 3 15 195', 'Hybride 4 22 175 mètres', 'Fer 7 145', 'Putter']),
+    ).toEqual({
+      adds: [
+        ['Driver', 'driver', both],
+        ['Bois 3', 'fairway', both],
+        ['Hybride 4', 'hybrid', both],
+        ['Fer 7', 'iron', 'shot.full'],
+        ['Putter', 'putter', ''],
+      ],
+      asked: [],
+    });
+    expect(lines(['Fers 7-PW', 'Driver 230']).adds.map(([name]) => name)).toEqual([
+      'Driver',
+      '7 iron',
+      '8 iron',
+      '9 iron',
+      'PW',
+    ]);
+    // Their numbers are read like their neighbours'; only the kind is asked for.
+    const sold = ['Kvarn LS 9 265', 'Halm Z 15 240', 'Halm Z 7 145', '5 iron 26 190', 'Tessel 56 90'];
+    for (const text of [
+      sold,
+      sold.filter((line) => !/Z 7/.test(line)).map((line) => line.replace(/ (\d+) (\d+)$/, '\t$1\t$2')),
+    ]) {
+      const { adds, asked } = lines(text);
+      expect(adds).toEqual([['5 iron', 'iron', both]]);
+      expect(asked).toEqual(
+        ['Kvarn LS', 'Halm Z', ...(text === sold ? ['Halm Z 7'] : []), 'Tessel'].map((name) => [
+          name,
+          'kind',
+        ]),
+      );
+    }
+    const cells = findClubLines(splitTable(sold.join('\n')))!;
+    expect(cells.cells.map((row) => row.slice(0, 3))).toEqual([
+      ['Kvarn LS', '9', '265'],
+      ['Halm Z', '15', '240'],
+      ['Halm Z 7', '', '145'],
+      ['5 iron', '26', '190'],
+      ['Tessel', '56', '90'],
+    ]);
+    // Other text ends in numbers too: no club among it, no clubs.
+    expect(findClubLines(splitTable('Monday 12 100\nTuesday 14 120\nWednesday 13 150'))).toBeUndefined();
+  });
+
   it('may be in German', () => {
     const plan = planned([
       'Schläger;Loft;Länge (cm);Schaft;Schwunggewicht;Weite (m);Anzahl;Bemerkung',

@@ -122,6 +122,12 @@ describe('the sheet as CSV', () => {
     );
   });
 
+  it('brings back a club that is called like a set of irons', () => {
+    const csv = writeSheetCsv([clubView(1, '6-8', {}), clubView(2, '7 iron', {})], 'yd');
+    const { adds, rejected } = planImport(readClubText(csv, options), []);
+    expect([adds.map(({ name }) => name), rejected]).toEqual([['6-8', '7 iron'], []]);
+  });
+
   it('keeps cells that a spreadsheet would run as text', () => {
     const csv = writeSheetCsv(
       [clubView(1, '=1+1', { head: { value: '@cmd', takenOn: '2026-11-24' } })],

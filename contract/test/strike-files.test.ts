@@ -46,6 +46,8 @@ describe('clubs by what files call them', () => {
     ['7 Iron', '7 iron', 'full'],
     ['I7', '7 iron', 'full'],
     ['7-Eisen', '7 iron', 'full'],
+    ['Fer 7', '7 iron', 'full'],
+    ['Järn 7', '7 iron', 'full'],
     ['DR', 'Driver', 'full'],
     ['Drv', 'Driver', 'full'],
     ['3W', '3 wood', 'full'],

@@ -7,6 +7,7 @@ export {
   withDegreeSign,
   loftFromName,
 } from './kinds.js';
+export { clubWordsInEnglish } from './club-words.js';
 export {
   type LoftedClub,
   DRIVER_LOFT_DEG,

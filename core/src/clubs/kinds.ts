@@ -1,3 +1,5 @@
+import { clubWordsInEnglish } from './club-words.js';
+
 /** What a club is. A driving iron is kept apart from an iron because it competes with hybrids for a slot. */
 export type ClubKind =
   'driver' | 'fairway' | 'hybrid' | 'driving iron' | 'iron' | 'wedge' | 'chipper' | 'putter';
@@ -66,11 +68,11 @@ export function withDegreeSign(text: string): string {
 }
 
 /**
- * The kind a club's name suggests ("7 iron", "3w", "56", "PW"), or undefined when it suggests none.
+ * The kind a club's name suggests ("7 iron", "3w", "56", "PW", "Fer 7"), or undefined when it suggests none.
  * Used to spare typing; the person can always say otherwise.
  */
 export function kindFromName(name: string): ClubKind | undefined {
-  const trimmed = withDegreeSign(name.trim());
+  const trimmed = clubWordsInEnglish(withDegreeSign(name.trim()));
   return KIND_PATTERNS.find(([pattern]) => pattern.test(trimmed))?.[1];
 }
 

@@ -120,7 +120,7 @@ describe('what is pasted', () => {
   it('keeps an unknown column until it is named, in the unit its header names', async () => {
     const { pasted } = editing();
     pasted.paste(
-      'Club\tPortée (m)\tDiary\n7 iron\t150\tgood\nBertha\t90\t\n9 iron\t\tbad\n',
+      'Club\tWie weit (m)\tDiary\n7 iron\t150\tgood\nBertha\t90\t\n9 iron\t\tbad\n',
       0,
       0,
       CLUBS,
@@ -128,10 +128,10 @@ describe('what is pasted', () => {
     );
     const report = () => pasted.reports.value[0]!;
     expect(report().unknown.map(({ head, cells }) => [head, cells.map(({ text }) => text)])).toEqual([
-      ['Portée (m)', ['150']],
+      ['Wie weit (m)', ['150']],
       ['Diary', ['good', 'bad']],
     ]);
-    pasted.takeColumn(pasted.reports.value[0]!, 'Portée (m)', 'shot.full.carryM');
+    pasted.takeColumn(pasted.reports.value[0]!, 'Wie weit (m)', 'shot.full.carryM');
     pasted.takeColumn(pasted.reports.value[0]!, 'Diary', 'notes');
     expect(commands().map((command) => 'readings' in command && command.readings?.[0])).toMatchObject([
       { key: 'shot.full', value: { carryM: 150 } },
