@@ -1,5 +1,5 @@
 import { clubWordsInEnglish, kindFromName, type ClubKind } from '@tasche/core';
-import { isCarry, isLoft } from './club-line-numbers.js';
+import { isCarry, isLoft, isMarkedLoft } from './club-line-numbers.js';
 
 /** The columns a line of a message may fill, by heads the table reader knows. */
 export const LINE_HEADS = [
@@ -38,6 +38,18 @@ function wordsOfClub(written: readonly string[]): number {
     if (!CLUB_WORD.test(word) && !isItsNumber) break;
   }
   return count;
+}
+
+/**
+ * The words with a loft that stands before its club behind it: "15° 3w 255" is "3w 15° 255". A wedge is called by
+ * its loft, and stays.
+ */
+export function withLoftBehind(words: readonly string[]): readonly string[] {
+  const [loft = '', ...others] = words;
+  const count = others.length === 0 ? 0 : wordsOfClub(others);
+  const [club, rest] = [others.slice(0, count), others.slice(count)];
+  const kind = isMarkedLoft(loft) ? kindFromName(club.join(' ')) : undefined;
+  return kind && kind !== 'wedge' && isLoft(loft, kind) ? [...club, loft, ...rest] : words;
 }
 
 /** The bounce or the grind of a wedge, behind its name. */
@@ -91,7 +103,7 @@ export function readClubParts(words: readonly string[]): ClubLine | undefined {
   const kind = kindFromName(name);
   if (!kind) return undefined;
   const line: Partial<Record<LineHead, string>> = { Club: name };
-  const rest = words.slice(count);
+  const rest = words.slice(count).map((word) => word.replace(/^\(|\)$/g, ''));
   for (let i = 0; i < rest.length;) {
     const part = partAt(rest, i, kind, line.Loft !== undefined);
     if (!part || line[part.head] !== undefined) return undefined;

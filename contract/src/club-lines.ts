@@ -1,4 +1,4 @@
-import { clubWordsInEnglish, kindFromName, withDegreeSign, type ClubKind } from '@tasche/core';
+import { clubWordsInEnglish, kindFromName, type ClubKind } from '@tasche/core';
 import {
   isCarry,
   isCarryOfColumn,
@@ -9,8 +9,8 @@ import {
   valueOf,
 } from './club-line-numbers.js';
 import { clubsOfSet } from './club-set.js';
-import { LINE_HEADS, readClubParts, type ClubLine } from './club-line-parts.js';
-import { ABOUT_WORDS, distanceUnitOf } from './numbers-in-text.js';
+import { LINE_HEADS, readClubParts, withLoftBehind, type ClubLine } from './club-line-parts.js';
+import { wordsOf } from './club-line-words.js';
 import { isBlankRow } from './split-table.js';
 
 /** A longer line is a sentence. */
@@ -18,44 +18,12 @@ const MAX_CHARACTERS = 200;
 /** So much of what is pasted must read as lines of clubs. */
 const MIN_SHARE = 0.6;
 
-/** A word behind a number. */
-const WORD_BEHIND = /(?<=\d\s?)\p{L}{3,}/gu;
-const UNIT = /^(°|deg|y|yd|yds|m|yards|metres|meters)$/i;
-
 /** What stands before a line in a list, makes it bold, or is a small picture. */
 const LIST_MARK = /^\s*[-–*•·]\s+|\*\*|__|[\p{Extended_Pictographic}\u200d\ufe0f]/gu;
 /** The number of a line of a list: "1. Driver", "2) 3 wood". */
 const LIST_NUMBER = /^\s*(\d{1,2})[.)]\s+/;
-/** Two carries as a range: "210-215", "210 to 215 yd". Smaller numbers are a wedge's loft and its bounce. */
-const RANGE = /\b([5-9]\d|[1-3]\d\d)\s*(?:-|–|—|\bto\b|\bbis\b)\s*([5-9]\d|[1-3]\d\d)(?![\d.,])/gi;
 /** A loft in brackets behind the club: "Driver (10.5)". */
 const BRACKETED = /^(.*\S)\s*\((\d{1,2}(?:[.,]\d+)?)°?\)$/;
-const ABOUT = new RegExp(ABOUT_WORDS, 'gi');
-
-/** The words of a line, a number with its unit being one. */
-function wordsOf(text: string): string[] {
-  return (
-    withDegreeSign(text)
-      .replace(ABOUT, '~')
-      // "150 mètres" is "150 m".
-      .replace(WORD_BEHIND, (word) => (UNIT.test(word) ? word : (distanceUnitOf(word) ?? word)))
-      // At the start stands the club: "60 - 75" is a wedge.
-      .replace(RANGE, (all: string, from: string, to: string, at: number, line: string) =>
-        line.slice(0, at).trim() === '' ? all : `${from}-${to}`,
-      )
-      .replace(/\s[-–—=]\s|[:;|,](\s|$)|\.{2,}|…/g, ' ')
-      .trim()
-      .split(/\s+/)
-      // "165 yd" is one number.
-      .reduce<string[]>((list, word) => {
-        const last = list.at(-1);
-        return last !== undefined && UNIT.test(word) && /\d$/.test(last)
-          ? [...list.slice(0, -1), last + word]
-          : [...list, word];
-      }, [])
-  );
-}
-
 /** @param loft as it is written, "" where there is none; `carry` likewise */
 const lineOf = (name: string, loft: string, carry: string): ClubLine => ({
   Club: name,
@@ -70,7 +38,7 @@ const lineOf = (name: string, loft: string, carry: string): ClubLine => ({
  */
 function readClubLine(text: string): ClubLine | undefined {
   if (text.length > MAX_CHARACTERS) return undefined;
-  const words = wordsOf(text);
+  const words = withLoftBehind(wordsOf(text));
   const set = SET_WORD.test(clubWordsInEnglish(words[0] ?? '')) ? words.slice(1) : words;
   if (clubsOfSet(set[0] ?? '')) return readSet(set);
   for (const numbers of [2, 1]) {
@@ -227,6 +195,15 @@ function inThree(line: string): string[] {
   return isThree ? [words.slice(0, -2).join(' '), ...numbers] : [];
 }
 
+/** A dash, a colon or a sign between a club and what it carries: "SW - 55". */
+const BETWEEN = /\s+[-–—=]\s+|:\s+|\s*\.{2,}\s*|…/;
+/** A line that is cut in two by such a sign, as the cells its parts would stand in: club, carry. */
+function inTwo(line: string): string[] {
+  if (line.length > MAX_CHARACTERS) return [];
+  const parts = line.split(BETWEEN).map((part) => part.trim());
+  return parts.length === 2 && parts.every((part) => part !== '') ? parts : [];
+}
+
 /** A whole bag in one line: "Driver 250, 3w 230, 7i 155". */
 function fromOneLine(cells: readonly string[]): string[] | undefined {
   const parts = cells.flatMap((cell) => cell.split(/[,;]\s+/)).map((part) => part.trim());
@@ -247,7 +224,10 @@ export function asClubLines(cells: readonly (readonly string[])[]): string[][] |
   // A comma may have been a decimal sign.
   const [byComma, bySpace] = [joined(','), joined(' ')];
   const inColumns = byColumns(isOneColumn ? bySpace.map(inThree) : cells);
-  const read = bySpace.map((line, i) => inColumns[i] ?? readClubLine(byComma[i]!) ?? readClubLine(line));
+  const cutInTwo = byColumns(isOneColumn ? bySpace.map(inTwo) : []);
+  const read = bySpace.map(
+    (line, i) => inColumns[i] ?? cutInTwo[i] ?? readClubLine(byComma[i]!) ?? readClubLine(line),
+  );
   const unknown = bySpace.map((line, i) => (read[i] ? undefined : unknownClubLine(line)));
   const named = bySpace.map((line, i) => read[i] ?? unreadClubLine(line));
   const rows = named.map((row, i) => row ?? unknown[i]);

@@ -341,6 +341,21 @@ describe('a file of clubs as people keep it', () => {
       ['SW', undefined, 45],
     ]);
     expect(yards(['Driver\t12', '7i\t33', 'PW\t47', 'SW\t56']).at(-1)).toEqual(['SW', 56, undefined]);
+    // So are the two sides of a dash: the 55 of this sand wedge is what it carries.
+    expect(yards(['Driver - 160', '5er Holz - 135', '7i: 100', '9i … 84', 'PW - 74', 'SW - 55'])).toEqual([
+      ['Driver', undefined, 160],
+      ['5er Holz', undefined, 135],
+      ['7i', undefined, 100],
+      ['9i', undefined, 84],
+      ['PW', undefined, 74],
+      ['SW', undefined, 55],
+    ]);
+    expect(yards(['Driver - 12 Grad - 160', '15* 3w 255', '7w 21 degrees 230', '56 degree 90'])).toEqual([
+      ['Driver', 12, 160],
+      ['3w', 15, 255],
+      ['7w', 21, 230],
+      ['56°', 56, 90],
+    ]);
     // A shaft's weight is no carry of a driver.
     const built = planned(['Driver 9 Siv 60', '3 wood 15 Siv 70', '7i 155', '8i 145']);
     expect(built.adds.map(({ name, readings }) => [name, readings.length])).toEqual([
@@ -368,6 +383,9 @@ describe('a file of clubs as people keep it', () => {
         }),
       ].sort();
     };
+    expect(parts('Driver 290 (9 degrees, stiff)')).toEqual(
+      ['Driver', 'loftStampedDeg 9', 'flex stiff', 'shot.full 290'].sort(),
+    );
     expect(parts('Driver 10.5 stiff 245')).toEqual(
       ['Driver', 'loftStampedDeg 10.5', 'flex stiff', 'shot.full 245'].sort(),
     );
