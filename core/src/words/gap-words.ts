@@ -238,7 +238,7 @@ function carrySentence(step: StepReport, report: GapReport, unit: DistanceUnit):
       return `${size}${target}; ${coverWords(step.cover!, unit)}.`;
     case 'wide': {
       const times = step.limitCode === 'wide-of-target' ? ` (${settings.wideOfTarget} times the target)` : '';
-      return `${size}, over ${formatDistance(step.limitM!, unit)}${times}.`;
+      return `${size}, over ${limitWords(step.carryM, step.limitM!, unit)}${times}.`;
     }
     case 'narrow':
       return `${size}, under ${shareWords(settings.narrowOfTarget)} of its target ${formatDistance(targetM!, unit)}.`;
@@ -328,6 +328,12 @@ function pairName({ upperId, lowerId }: StepReport, report: GapReport): string {
 function stepSize(step: Pick<StepReport, 'carryM' | 'loftDeg'>, unit: DistanceUnit): string {
   const carry = formatDistance(step.carryM, unit);
   return step.loftDeg === undefined ? carry : `${formatDegrees(step.loftDeg)} and ${carry}`;
+}
+
+/** A limit that was passed, to a tenth where whole numbers would say "20 yd, over 20 yd". */
+function limitWords(valueM: number, limitM: number, unit: DistanceUnit): string {
+  const isTold = distanceNumber(valueM, unit) !== distanceNumber(limitM, unit);
+  return formatDistance(limitM, unit, isTold ? 0 : 1);
 }
 
 /** "soft PW at 113 covers its middle, leaving 12 and 11 yd". */
