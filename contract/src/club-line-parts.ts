@@ -8,6 +8,7 @@ export const LINE_HEADS = [
   'Carry',
   'Total',
   'Length',
+  'Head',
   'Shaft',
   'Flex',
   'Swing weight',
@@ -17,7 +18,7 @@ export const LINE_HEADS = [
   'Hard carry',
   'Choked carry',
 ] as const;
-type LineHead = (typeof LINE_HEADS)[number];
+export type LineHead = (typeof LINE_HEADS)[number];
 
 /** A line of a message, each part as it is written. */
 export type ClubLine = Readonly<Partial<Record<LineHead, string>>>;
@@ -91,6 +92,10 @@ const SAYS_OF_LAST: readonly [RegExp, LineHead][] = [
 const said = (list: readonly [RegExp, LineHead][], word = '') =>
   list.find(([pattern]) => pattern.test(word))?.[1];
 
+/** Whether a word says what it is, or what the number beside it is: "stiff", "D3", "carry". */
+export const isTelling = (word: string) =>
+  said([...SAYS, ...SAYS_OF_NEXT, ...SAYS_OF_LAST], word) !== undefined;
+
 /**
  * A line that says more of a club than loft and carry, in words that tell what each part is: "Driver 10.5 stiff
  * 245", "4i Rohr 120 225", "7i full 165 3/4 150", "Driver 250 carry, 270 total".
@@ -114,7 +119,7 @@ export function readClubParts(words: readonly string[]): ClubLine | undefined {
 }
 
 /** The part that begins at a word. */
-function partAt(
+export function partAt(
   rest: readonly string[],
   at: number,
   kind: ClubKind,

@@ -1,4 +1,4 @@
-import { clubWordsInEnglish, kindFromName, type ClubKind } from '@tasche/core';
+import { kindFromName, type ClubKind } from '@tasche/core';
 import {
   isCarry,
   isCarryOfColumn,
@@ -8,8 +8,9 @@ import {
   NUMBER,
   valueOf,
 } from './club-line-numbers.js';
-import { clubsOfSet } from './club-set.js';
+import { clubsOfSet, withoutSetWords } from './club-set.js';
 import { LINE_HEADS, readClubParts, withLoftBehind, type ClubLine } from './club-line-parts.js';
+import { readSegments } from './club-line-segments.js';
 import { wordsOf } from './club-line-words.js';
 import { isBlankRow } from './split-table.js';
 
@@ -39,8 +40,10 @@ const lineOf = (name: string, loft: string, carry: string): ClubLine => ({
 function readClubLine(text: string): ClubLine | undefined {
   if (text.length > MAX_CHARACTERS) return undefined;
   const words = withLoftBehind(wordsOf(text));
-  const set = SET_WORD.test(clubWordsInEnglish(words[0] ?? '')) ? words.slice(1) : words;
-  if (clubsOfSet(set[0] ?? '')) return readSet(set);
+  const set = [...withoutSetWords(words.slice(0, 1)), ...words.slice(1)];
+  if (clubsOfSet(set[0] ?? '')) return readSegments(text) ?? readSet(set);
+  const inSegments = readSegments(text);
+  if (inSegments?.Head !== undefined) return inSegments;
   for (const numbers of [2, 1]) {
     const name = words.slice(0, -numbers).join(' ');
     const kind = name === '' ? undefined : kindFromName(name);
@@ -50,13 +53,12 @@ function readClubLine(text: string): ClubLine | undefined {
     if ((loft === '' || isLoft(loft!, kind)) && (carry === '' || isCarry(carry!, kind)))
       return loft === '' ? withBracketedLoft(name, carry!) : lineOf(name, loft!, carry!);
   }
-  return readClubParts(words);
+  return readClubParts(words) ?? inSegments;
 }
 
-const SET_WORD = /^(set|irons?)$/i;
 /** "4-PW", or "4-PW set Rohr 120": a set of irons, and its shaft. */
 function readSet([set, ...more]: readonly string[]): ClubLine {
-  const rest = more.filter((word) => !SET_WORD.test(clubWordsInEnglish(word)));
+  const rest = withoutSetWords(more);
   return { Club: set!, ...(rest.length > 0 && { Shaft: rest.join(' ') }) };
 }
 
@@ -207,7 +209,28 @@ function inTwo(line: string): string[] {
 /** A whole bag in one line: "Driver 250, 3w 230, 7i 155". */
 function fromOneLine(cells: readonly string[]): string[] | undefined {
   const parts = cells.flatMap((cell) => cell.split(/[,;]\s+/)).map((part) => part.trim());
-  return parts.length > 2 && parts.every((part) => readClubLine(part)) ? parts : undefined;
+  const read = parts.filter((part) => kindFromName(part) || readClubLine(part)).length;
+  return parts.length > 2 && read >= MIN_SHARE * parts.length ? parts : undefined;
+}
+
+/** Rows of more cells than club, loft and carry, where their cells say what they are: "Driver, Kvarn Q, 9°, 265". */
+function segmentLines(cells: readonly (readonly string[])[]): string[][] | undefined {
+  const lines = withoutListMarks(cells.map((row) => row.filter((cell) => cell.trim() !== '').join(', ')));
+  const rows = lines.map(readSegments);
+  const read = rows.filter((row) => row?.Carry !== undefined).length;
+  return read < MIN_SHARE * lines.filter((line) => line !== '').length ? undefined : underHeads(lines, rows);
+}
+
+/** Lines under the heads of what was read of them; one that was not read stands alone, to be fixed. */
+function underHeads(lines: readonly string[], rows: readonly (ClubLine | undefined)[]): string[][] {
+  const heads = LINE_HEADS.filter((head, i) => i < 3 || rows.some((row) => row?.[head] !== undefined));
+  return [
+    [...heads],
+    ...lines.map((line, i) => {
+      const row = rows[i];
+      return row ? heads.map((head) => row[head] ?? '') : line === '' ? [] : [line];
+    }),
+  ];
 }
 
 /**
@@ -217,7 +240,8 @@ function fromOneLine(cells: readonly string[]): string[] | undefined {
 export function asClubLines(cells: readonly (readonly string[])[]): string[][] | undefined {
   const filled = cells.filter((row) => !isBlankRow(row));
   const bag = filled.length === 1 ? fromOneLine(filled[0]!) : undefined;
-  if (filled.length === 0 || (!bag && filled.some((row) => row.length > 3))) return undefined;
+  if (filled.length === 0) return undefined;
+  if (!bag && filled.some((row) => row.length > 3)) return segmentLines(cells);
   const joined = (sign: string) => withoutListMarks(bag ?? cells.map((row) => row.join(sign)));
   const isOneColumn =
     bag !== undefined || filled.every((row) => row.filter((cell) => cell.trim() !== '').length === 1);
@@ -238,12 +262,5 @@ export function asClubLines(cells: readonly (readonly string[])[]): string[][] |
   const found = (isOneColumn ? rows : read.map((row, i) => row ?? unknown[i])).filter(Boolean).length;
   // One club at least is called what clubs are called: other text has numbers at its ends too.
   if (telling === 0 || found < MIN_SHARE * telling || !named.some(Boolean)) return undefined;
-  const heads = LINE_HEADS.filter((head, i) => i < 3 || rows.some((row) => row?.[head] !== undefined));
-  return [
-    [...heads],
-    ...bySpace.map((line, i) => {
-      const row = rows[i];
-      return row ? heads.map((head) => row[head] ?? '') : line === '' ? [] : [line];
-    }),
-  ];
+  return underHeads(bySpace, rows);
 }

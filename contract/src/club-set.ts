@@ -25,3 +25,10 @@ export function clubsOfSet(text: string): readonly string[] | undefined {
   const irons = Array.from({ length: to - Number(first) + 1 }, (_one, i) => `${Number(first) + i} iron`);
   return [...irons, ...(wedge ? WEDGES[wedge.toUpperCase()]! : [])];
 }
+
+const SET_WORD = /^(set|irons?)$/i;
+
+/** The words of a line about a set without those that say that it is one: "4-PW set Rohr 120". */
+export function withoutSetWords(words: readonly string[]): string[] {
+  return words.filter((word) => !SET_WORD.test(clubWordsInEnglish(word)));
+}

@@ -97,9 +97,17 @@ export function withoutAbout(text: string): string {
   return text.trim().replace(ABOUT_BEFORE, '').replace(ABOUT_AFTER, '');
 }
 
-/** "250", "250 yd", "about 250", and "250-255" or "230 to 240 m": the middle, and half the width. */
+/** Several shots of a club, three or more: "150 155 148", "150/155/148 yd". Two may be a carry and a total. */
+const SEVERAL = /^\d{2,3}(?:\.\d)?(?:(?:\s*[/;]\s*|,?\s+)\d{2,3}(?:\.\d)?){2,19}\s*(\p{L}{0,6})$/u;
+
+/**
+ * "250", "250 yd", "about 250"; "250-255" or "230 to 240 m": the middle, and half the width; "150 155 148": the
+ * mean, and half of what they lie apart.
+ */
 export function readCarry(given: string, unit: DistanceTextUnit): Read<StatedCarry> {
   const text = withoutAbout(given);
+  const several = SEVERAL.exec(text);
+  if (several) return readSeveral(text, several[1]!, unit);
   const range = RANGE.exec(text);
   if (!range) {
     const one = readDistance(text, unit);
@@ -111,11 +119,25 @@ export function readCarry(given: string, unit: DistanceTextUnit): Read<StatedCar
   if (!from!.ok) return from!;
   if (!to!.ok) return to!;
   if (to!.value <= from!.value) return bad(`"${text}" ends before it begins`);
-  const carryM = (from!.value + to!.value) / 2;
-  const plusMinusM = (to!.value - from!.value) / 2;
-  return plusMinusM > (carryM * WIDEST_RANGE) / 2
-    ? bad(`"${text}" is too wide a range for one shot`)
-    : good({ carryM: Math.round(carryM * 1e4) / 1e4, plusMinusM: Math.round(plusMinusM * 1e4) / 1e4 });
+  return between(text, (from!.value + to!.value) / 2, to!.value - from!.value);
+}
+
+function readSeveral(text: string, unitWord: string, unit: DistanceTextUnit): Read<StatedCarry> {
+  const metres: number[] = [];
+  for (const [number] of text.matchAll(/\d+(?:\.\d)?/g)) {
+    const shot = readDistance(`${number} ${unitWord}`.trim(), unit);
+    if (!shot.ok) return shot;
+    metres.push(shot.value);
+  }
+  const mean = metres.reduce((sum, one) => sum + one, 0) / metres.length;
+  return between(text, mean, Math.max(...metres) - Math.min(...metres));
+}
+
+/** A carry that was said to lie within so much. Metres. */
+function between(text: string, carryM: number, widthM: number): Read<StatedCarry> {
+  const stored = (metres: number) => Math.round(metres * 1e4) / 1e4;
+  if (widthM > carryM * WIDEST_RANGE) return bad(`"${text}" is too wide a range for one shot`);
+  return good({ carryM: stored(carryM), ...(widthM > 0 && { plusMinusM: stored(widthM / 2) }) });
 }
 
 const FRACTION = /^(\d+)(?:[\s-]+(\d+)\/(\d+))?$/;

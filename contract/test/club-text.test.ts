@@ -369,6 +369,60 @@ describe('a file of clubs as people keep it', () => {
     expect(findClubLines(splitTable('Driver Mk2\n3 wood V4\n7 iron 2024'))).toBeUndefined();
   });
 
+  it('may be lines in parts: head, shaft, and what has a sign or a size of its own', () => {
+    const rows = (text: string) => {
+      const { heads, cells } = findClubLines(splitTable(text))!;
+      return cells.map((row) =>
+        heads
+          .flatMap((head, i) => (row[i] ? [head === 'Club' ? row[i] : `${head} ${row[i]}`] : []))
+          .join(', '),
+      );
+    };
+    const lines = [
+      'Here is my bag',
+      'Driver - Kvarn Q 9° - Siv 60 S - 265 carry',
+      '3W - Kvarn Q 15° - Siv 70 S - 240',
+      '4H - Halm H 21° - 215',
+      '5-PW Tessel T4 - Rohr 120 S',
+      '50° Tessel W',
+      '54° Tessel W, 110',
+      'Putter - Moos',
+    ];
+    expect(rows(lines.join('\n'))).toEqual([
+      'Here is my bag',
+      'Driver, Loft 9°, Carry 265, Head Kvarn Q, Shaft Siv 60, Flex S',
+      '3W, Loft 15°, Carry 240, Head Kvarn Q, Shaft Siv 70, Flex S',
+      '4H, Loft 21°, Carry 215, Head Halm H',
+      '5-PW, Head Tessel T4, Shaft Rohr 120, Flex S',
+      '50°, Head Tessel W',
+      '54°, Carry 110, Head Tessel W',
+      'Putter, Head Moos',
+    ]);
+    expect(rows('Driver, Kvarn LS 10.5, 250\n3 wood, Kvarn LS, 230\n7 iron, Tessel, Rohr 105, 160')).toEqual([
+      'Driver, Loft 10.5, Carry 250, Head Kvarn LS',
+      '3 wood, Carry 230, Head Kvarn LS',
+      '7 iron, Carry 160, Head Tessel, Shaft Rohr 105',
+    ]);
+    expect(rows('Driver: Kvarn 9.5 (stiff) 45" D3\n7i: Tessel 33 37" D2')).toEqual([
+      'Driver, Loft 9.5, Length 45", Head Kvarn, Flex stiff, Swing weight D3',
+      '7i, Loft 33, Length 37", Head Tessel, Swing weight D2',
+    ]);
+    expect(rows('Driver | 10.5 | Siv 60 | 245\n7i | 33 | Rohr 105 | 155')).toEqual([
+      'Driver, Loft 10.5, Carry 245, Shaft Siv 60',
+      '7i, Loft 33, Carry 155, Shaft Rohr 105',
+    ]);
+    // What all of it comes to: nothing but what is no club is left over.
+    const { adds, rejected } = planned(lines);
+    const names = 'Driver,3W,4H,5 iron,6 iron,7 iron,8 iron,9 iron,PW,50°,54°,Putter'.split(',');
+    expect(adds.map(({ name }) => name).toSorted()).toEqual(names.toSorted());
+    expect(rejected.map(({ text }) => text)).toEqual(['Here is my bag']);
+    // The sheet's own columns stay what they are.
+    expect(
+      findClubLines(splitTable('Driver\t9\t45.25\tSiv 60\tD3\t302\n7i\t32\t37\tRohr 120\tD3\t196')),
+    ).toBeUndefined();
+    expect(rows('Drv 245, 3w 225, 4i 190, 7i 160, Kvarn 9')).toHaveLength(5);
+  });
+
   it('may be lines that say more of a club, each part by a word, a sign or its size', () => {
     const parts = (line: string) => {
       const { adds, rejected } = planned([line, '8i 150', '9i 138']);

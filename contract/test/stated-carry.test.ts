@@ -16,6 +16,15 @@ describe('a carry as people say it', () => {
     expect(readCarry('137,5-140', 'm')).toEqual({ ok: true, value: { carryM: 138.75, plusMinusM: 1.25 } });
   });
 
+  it('may be several shots, three or more: their mean, and half of what they lie apart', () => {
+    for (const text of ['150 155 148', '150, 155, 148', '150/155/148', '150 / 155 / 148 m'])
+      expect(readCarry(text, 'm'), text).toEqual({ ok: true, value: { carryM: 151, plusMinusM: 3.5 } });
+    expect(readCarry('150 150 150', 'm')).toEqual({ ok: true, value: { carryM: 150 } });
+    // Not two, which may be a carry and a total, nor what cannot be of one club.
+    for (const text of ['250 270', '150 90 210', '150 155 miles', '150 155 148 furlongs'])
+      expect(readCarry(text, 'm').ok, text).toBe(false);
+  });
+
   it('may be said to be about so far, in a cell too', () => {
     for (const text of ['~150', 'ca. 150', 'about 150 yd', '150ish', '150 yds approx', '150 or so'])
       expect(readShotCell(columnOf('shot.full.carryM') as ShotColumn, text, 'yd'), text).toEqual({
