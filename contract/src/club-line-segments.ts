@@ -7,7 +7,7 @@ import { clubsOfSet, withoutSetWords } from './club-set.js';
 /** A longer line is a sentence. */
 const MAX_CHARACTERS = 200;
 /** What stands between the parts of a line: "Driver - Kvarn Q 9° - Siv 60 S - 265". */
-const BETWEEN = /\s+[-–—]\s+|\s*[|;]\s*|[:,]\s+/;
+const BETWEEN = /\s[-–—]\s|[|;]|[:,]\s/;
 /** Lofts wedges are called by. Degrees. */
 const WEDGE_LOFTS_DEG = [42, 64] as const;
 /** Weights of shafts, grams: a bare number behind a maker's name is one. */
@@ -52,7 +52,10 @@ const loftPart = (word: string, kind: ClubKind): Part | undefined =>
 /** The club a line begins with: a plain name, a set, or the loft of a wedge; and the words behind it. */
 function clubAtStart(words: readonly string[]): { club: string; rest: readonly string[] } | undefined {
   const [one = '', ...rest] = words;
-  if (clubsOfSet(one)) return { club: one, rest: withoutSetWords(rest) };
+  for (const count of [2, 1]) {
+    const set = words.slice(0, count).join(' ');
+    if (clubsOfSet(set)) return { club: set, rest: withoutSetWords(words.slice(count)) };
+  }
   const loft = isMarkedLoft(one) ? Number.parseFloat(one.replace(',', '.')) : NaN;
   if (loft >= WEDGE_LOFTS_DEG[0] && loft <= WEDGE_LOFTS_DEG[1]) return { club: one, rest };
   for (let count = Math.min(3, words.length); count > 0; count--) {

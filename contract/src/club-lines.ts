@@ -1,4 +1,4 @@
-import { kindFromName, type ClubKind } from '@tasche/core';
+import { kindFromName, usualLoftOf, type ClubKind } from '@tasche/core';
 import {
   isCarry,
   isCarryOfColumn,
@@ -9,7 +9,7 @@ import {
   valueOf,
 } from './club-line-numbers.js';
 import { clubsOfSet, withoutSetWords } from './club-set.js';
-import { LINE_HEADS, readClubParts, withLoftBehind, type ClubLine } from './club-line-parts.js';
+import { LINE_HEADS, isPlainClub, readClubParts, withLoftBehind, type ClubLine } from './club-line-parts.js';
 import { readSegments } from './club-line-segments.js';
 import { wordsOf } from './club-line-words.js';
 import { isBlankRow } from './split-table.js';
@@ -198,12 +198,27 @@ function inThree(line: string): string[] {
 }
 
 /** A dash, a colon or a sign between a club and what it carries: "SW - 55". */
-const BETWEEN = /\s+[-–—=]\s+|:\s+|\s*\.{2,}\s*|…/;
+const BETWEEN = /\s[-–—=]\s|:\s|\.{2,}|…/;
 /** A line that is cut in two by such a sign, as the cells its parts would stand in: club, carry. */
-function inTwo(line: string): string[] {
-  if (line.length > MAX_CHARACTERS) return [];
+function inTwo(line: string): string[] | undefined {
+  if (line.length > MAX_CHARACTERS) return undefined;
   const parts = line.split(BETWEEN).map((part) => part.trim());
-  return parts.length === 2 && parts.every((part) => part !== '') ? parts : [];
+  return parts.length === 2 && parts.every((part) => part !== '') ? parts : undefined;
+}
+
+/** The loft of a wedge may differ so much from what is usual for its name. Degrees. */
+const MAX_OFF_USUAL_DEG = 4.5;
+/** A club and one number, as cells: "LW 50"; none where the number may be the loft the wedge has: "SW 56". */
+function nameAndNumber(line: string): string[] {
+  const words = wordsOf(line);
+  const name = words.slice(0, -1).join(' ');
+  const kind = kindFromName(name);
+  const number = valueOf(words.at(-1) ?? '');
+  if (!kind || isMarkedLoft(words[0]!) || !isPlainClub(name) || Number.isNaN(number)) return [];
+  const usual = usualLoftOf({ kind, name });
+  const mayBeLoft =
+    kind === 'wedge' && (usual === undefined || Math.abs(number - usual) <= MAX_OFF_USUAL_DEG);
+  return mayBeLoft ? [] : [name, String(words.at(-1))];
 }
 
 /** A whole bag in one line: "Driver 250, 3w 230, 7i 155". */
@@ -248,10 +263,12 @@ export function asClubLines(cells: readonly (readonly string[])[]): string[][] |
   // A comma may have been a decimal sign.
   const [byComma, bySpace] = [joined(','), joined(' ')];
   const inColumns = byColumns(isOneColumn ? bySpace.map(inThree) : cells);
-  const cutInTwo = byColumns(isOneColumn ? bySpace.map(inTwo) : []);
-  const read = bySpace.map(
-    (line, i) => inColumns[i] ?? cutInTwo[i] ?? readClubLine(byComma[i]!) ?? readClubLine(line),
-  );
+  const cutInTwo = byColumns(isOneColumn ? bySpace.map((line) => inTwo(line) ?? nameAndNumber(line)) : []);
+  const read = bySpace.map((line, i) => {
+    const inSegments = isOneColumn ? readSegments(line) : undefined;
+    if (inSegments?.Head !== undefined) return inSegments;
+    return inColumns[i] ?? cutInTwo[i] ?? readClubLine(byComma[i]!) ?? readClubLine(line);
+  });
   const unknown = bySpace.map((line, i) => (read[i] ? undefined : unknownClubLine(line)));
   const named = bySpace.map((line, i) => read[i] ?? unreadClubLine(line));
   const rows = named.map((row, i) => row ?? unknown[i]);

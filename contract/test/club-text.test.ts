@@ -341,6 +341,11 @@ describe('a file of clubs as people keep it', () => {
       ['SW', undefined, 45],
     ]);
     expect(yards(['Driver\t12', '7i\t33', 'PW\t47', 'SW\t56']).at(-1)).toEqual(['SW', 56, undefined]);
+    // A lob wedge has no loft of 50, in a list of carries.
+    expect(yards(['Driver 230', '7 iron 145', 'PW 110', 'SW 75', 'LW 50']).slice(-2)).toEqual([
+      ['SW', undefined, 75],
+      ['LW', undefined, 50],
+    ]);
     // So are the two sides of a dash: the 55 of this sand wedge is what it carries.
     expect(yards(['Driver - 160', '5er Holz - 135', '7i: 100', '9i … 84', 'PW - 74', 'SW - 55'])).toEqual([
       ['Driver', undefined, 160],
@@ -420,6 +425,13 @@ describe('a file of clubs as people keep it', () => {
     expect(
       findClubLines(splitTable('Driver\t9\t45.25\tSiv 60\tD3\t302\n7i\t32\t37\tRohr 120\tD3\t196')),
     ).toBeUndefined();
+    expect(rows('4 iron-PW: Tessel T3, Rohr 120 stiff\nDriver: 9.5° Kvarn Q, carry 255, total 275')).toEqual([
+      '4 iron-PW, Head Tessel T3, Shaft Rohr 120, Flex stiff',
+      'Driver, Loft 9.5°, Carry 255, Total 275, Head Kvarn Q',
+    ]);
+    expect(rows('4H - Halm H 21° - 215\n3W - 240\nDriver - 265')[0]).toBe(
+      '4H, Loft 21°, Carry 215, Head Halm H',
+    );
     expect(rows('Drv 245, 3w 225, 4i 190, 7i 160, Kvarn 9')).toHaveLength(5);
   });
 
