@@ -236,14 +236,27 @@ function segmentLines(cells: readonly (readonly string[])[]): string[][] | undef
   return read < MIN_SHARE * lines.filter((line) => line !== '').length ? undefined : underHeads(lines, rows);
 }
 
-/** Lines under the heads of what was read of them; one that was not read stands alone, to be fixed. */
+/**
+ * What is said around a bag, and is no club: "Here's my bag:", "Thanks!". A few words that may be a name, of a club or
+ * of a player, are none.
+ */
+function isRemark(line: string): boolean {
+  if (/\d/.test(line) || kindFromName(line)) return false;
+  return /[!?.]$/.test(line) || (line.split(/\s+/).length > 2 && /(^|\s)\p{Ll}{2,}/u.test(line));
+}
+
+/**
+ * Lines under the heads of what was read of them; one that was not read stands alone, to be fixed, and a remark is
+ * left out.
+ */
 function underHeads(lines: readonly string[], rows: readonly (ClubLine | undefined)[]): string[][] {
   const heads = LINE_HEADS.filter((head, i) => i < 3 || rows.some((row) => row?.[head] !== undefined));
   return [
     [...heads],
     ...lines.map((line, i) => {
       const row = rows[i];
-      return row ? heads.map((head) => row[head] ?? '') : line === '' ? [] : [line];
+      if (row) return heads.map((head) => row[head] ?? '');
+      return line === '' || isRemark(line) ? [] : [line];
     }),
   ];
 }

@@ -394,7 +394,7 @@ describe('a file of clubs as people keep it', () => {
       'Putter - Moos',
     ];
     expect(rows(lines.join('\n'))).toEqual([
-      'Here is my bag',
+      '',
       'Driver, Loft 9°, Carry 265, Head Kvarn Q, Shaft Siv 60, Flex S',
       '3W, Loft 15°, Carry 240, Head Kvarn Q, Shaft Siv 70, Flex S',
       '4H, Loft 21°, Carry 215, Head Halm H',
@@ -416,11 +416,11 @@ describe('a file of clubs as people keep it', () => {
       'Driver, Loft 10.5, Carry 245, Shaft Siv 60',
       '7i, Loft 33, Carry 155, Shaft Rohr 105',
     ]);
-    // What all of it comes to: nothing but what is no club is left over.
-    const { adds, rejected } = planned(lines);
+    // What all of it comes to: words around it are left out, what may be a name is asked about.
+    const { adds, rejected } = planned([...lines, 'Old Faithful', 'Thanks!']);
     const names = 'Driver,3W,4H,5 iron,6 iron,7 iron,8 iron,9 iron,PW,50°,54°,Putter'.split(',');
     expect(adds.map(({ name }) => name).toSorted()).toEqual(names.toSorted());
-    expect(rejected.map(({ text }) => text)).toEqual(['Here is my bag']);
+    expect(rejected.map(({ text }) => text)).toEqual(['Old Faithful']);
     // The sheet's own columns stay what they are.
     expect(
       findClubLines(splitTable('Driver\t9\t45.25\tSiv 60\tD3\t302\n7i\t32\t37\tRohr 120\tD3\t196')),
