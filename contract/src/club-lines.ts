@@ -236,13 +236,18 @@ function segmentLines(cells: readonly (readonly string[])[]): string[][] | undef
   return read < MIN_SHARE * lines.filter((line) => line !== '').length ? undefined : underHeads(lines, rows);
 }
 
+/** Words of people's names that begin with a small letter. */
+const NAME_PARTICLE =
+  /^(de|del|della|des|du|la|le|van|der|den|ten|ter|von|zu|di|da|do|dos|das|el|al|bin|ibn|af|av)$/;
 /**
  * What is said around a bag, and is no club: "Here's my bag:", "Thanks!". A few words that may be a name, of a club or
  * of a player, are none.
  */
 function isRemark(line: string): boolean {
   if (/\d/.test(line) || kindFromName(line)) return false;
-  return /[!?.]$/.test(line) || (line.split(/\s+/).length > 2 && /(^|\s)\p{Ll}{2,}/u.test(line));
+  const words = line.split(/\s+/);
+  const isSaid = words.some((word) => /^\p{Ll}{2,}/u.test(word) && !NAME_PARTICLE.test(word));
+  return /[!?]$/.test(line) || (words.length > 2 && isSaid);
 }
 
 /**
@@ -266,7 +271,7 @@ function underHeads(lines: readonly string[], rows: readonly (ClubLine | undefin
  * What cannot be read of a row is left to be fixed.
  */
 export function asClubLines(cells: readonly (readonly string[])[]): string[][] | undefined {
-  const filled = cells.filter((row) => !isBlankRow(row));
+  const filled = cells.filter((row) => !isBlankRow(row) && !isRemark(row.join(' ').trim()));
   const bag = filled.length === 1 ? fromOneLine(filled[0]!) : undefined;
   if (filled.length === 0) return undefined;
   if (!bag && filled.some((row) => row.length > 3)) return segmentLines(cells);
@@ -287,7 +292,7 @@ export function asClubLines(cells: readonly (readonly string[])[]): string[][] |
   const rows = named.map((row, i) => row ?? unknown[i]);
   // A putter is often named and nothing else.
   const isNameAlone = (line: string) => !/\d/.test(line) && kindFromName(line) !== undefined;
-  const telling = bySpace.filter((line) => line !== '' && !isNameAlone(line)).length;
+  const telling = bySpace.filter((line) => line !== '' && !isNameAlone(line) && !isRemark(line)).length;
   // Cells side by side are the sheet's own columns, unless their lines can be read.
   const found = (isOneColumn ? rows : read.map((row, i) => row ?? unknown[i])).filter(Boolean).length;
   // One club at least is called what clubs are called: other text has numbers at its ends too.

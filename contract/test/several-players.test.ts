@@ -81,6 +81,18 @@ describe('the bags of several players in one text', () => {
     expect(read(lines)).toEqual({ found: [ANN, BO], unnamedLines: [] });
   });
 
+  it('are told apart by any name above them, with words around them', () => {
+    const names = ['Maria de la Cruz', 'Jo van der Berg', 'Ann B.', 'Łukasz Żak'];
+    const { found } = read([
+      'Hi all, here are the bags',
+      ...names.flatMap((name) => [name, 'Driver 230', '7i 150', '']),
+      'Thanks!',
+    ]);
+    expect(found.map(([player, clubs]) => [player, clubs])).toEqual(
+      names.map((name) => [name, ['Driver 230', '7i 150']]),
+    );
+  });
+
   it('a cell that cannot be read is named by its line in the text', () => {
     expect(read(['Player,Driver,7i,PW', 'Ann Bell,230,far,110', 'Bo Roe,275,170,x']).found).toMatchObject([
       ['Ann Bell', ['Driver 230', '7i', 'PW 110'], ['2 far']],
