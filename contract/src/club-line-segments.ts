@@ -1,11 +1,9 @@
 import { kindFromName, type ClubKind } from '@tasche/core';
 import { isCarry, isLoft, isMarkedLoft, valueOf } from './club-line-numbers.js';
 import { isPlainClub, isTelling, partAt, type ClubLine, type LineHead } from './club-line-parts.js';
-import { wordsOf } from './club-line-words.js';
+import { MAX_CHARACTERS, wordsOf } from './club-line-words.js';
 import { clubsOfSet, withoutSetWords } from './club-set.js';
 
-/** A longer line is a sentence. */
-const MAX_CHARACTERS = 200;
 /** What stands between the parts of a line: "Driver - Kvarn Q 9° - Siv 60 S - 265". */
 const BETWEEN = /\s[-–—]\s|[|;]|[:,]\s/;
 /** Lofts wedges are called by. Degrees. */

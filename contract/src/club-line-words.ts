@@ -1,6 +1,8 @@
 import { withDegreeSign } from '@tasche/core';
 import { ABOUT_WORDS, distanceUnitOf } from './numbers-in-text.js';
 
+/** A longer line is a sentence. */
+export const MAX_CHARACTERS = 200;
 /** A word behind a number. */
 const WORD_BEHIND = /(?<=\d\s?)\p{L}{3,}/gu;
 /** Degrees in words, as several languages have them; from memory, no source. */

@@ -1,36 +1,14 @@
-import { kindFromName, usualLoftOf, type ClubKind } from '@tasche/core';
-import {
-  isCarry,
-  isCarryOfColumn,
-  isLoft,
-  isMarkedLoft,
-  minCarry,
-  NUMBER,
-  valueOf,
-} from './club-line-numbers.js';
-import { clubsOfSet, withoutSetWords } from './club-set.js';
-import { LINE_HEADS, isPlainClub, readClubParts, withLoftBehind, type ClubLine } from './club-line-parts.js';
+import { kindFromName } from '@tasche/core';
+import { byColumns, inThree, inTwo, MIN_SHARE, nameAndNumber } from './club-line-columns.js';
+import { lineOf, saysMore, withBracketedLoft } from './club-line-name.js';
+import { isCarry, isLoft, isMarkedLoft, minCarry, NUMBER, valueOf } from './club-line-numbers.js';
+import { LINE_HEADS, readClubParts, withLoftBehind, type ClubLine } from './club-line-parts.js';
 import { readSegments } from './club-line-segments.js';
-import { wordsOf } from './club-line-words.js';
+import { MAX_CHARACTERS, wordsOf } from './club-line-words.js';
+import { clubsOfSet, withoutSetWords } from './club-set.js';
+import { withoutListMarks } from './list-marks.js';
+import { isRemark } from './remark.js';
 import { isBlankRow } from './split-table.js';
-
-/** A longer line is a sentence. */
-const MAX_CHARACTERS = 200;
-/** So much of what is pasted must read as lines of clubs. */
-const MIN_SHARE = 0.6;
-
-/** What stands before a line in a list, makes it bold, or is a small picture. */
-const LIST_MARK = /^\s*[-–*•·]\s+|\*\*|__|[\p{Extended_Pictographic}\u200d\ufe0f]/gu;
-/** The number of a line of a list: "1. Driver", "2) 3 wood". */
-const LIST_NUMBER = /^\s*(\d{1,2})[.)]\s+/;
-/** A loft in brackets behind the club: "Driver (10.5)". */
-const BRACKETED = /^(.*\S)\s*\((\d{1,2}(?:[.,]\d+)?)°?\)$/;
-/** @param loft as it is written, "" where there is none; `carry` likewise */
-const lineOf = (name: string, loft: string, carry: string): ClubLine => ({
-  Club: name,
-  ...(loft !== '' && { Loft: loft }),
-  ...(carry !== '' && { Carry: carry }),
-});
 
 /**
  * Clubs as people write them in a message: a club, then its loft, its carry or both. "Driver 10.5° 265", "7i -
@@ -60,36 +38,6 @@ function readClubLine(text: string): ClubLine | undefined {
 function readSet([set, ...more]: readonly string[]): ClubLine {
   const rest = withoutSetWords(more);
   return { Club: set!, ...(rest.length > 0 && { Shaft: rest.join(' ') }) };
-}
-
-/** "Driver (10.5)" taken apart; "52 (08)" is a wedge and its bounce. */
-function withBracketedLoft(name: string, carry: string): ClubLine {
-  const [, club = '', loft = ''] = BRACKETED.exec(name) ?? [];
-  const kind = kindFromName(club);
-  return kind && isLoft(loft, kind) ? lineOf(club, loft, carry) : lineOf(name, '', carry);
-}
-
-/** The highest number a club is called by, but for wedges, which are called by their lofts. */
-const MAX_CLUB_NUMBER = 12;
-const MAX_WEDGE_NUMBER = 64;
-/** What no club is called by: a length, a speed, a distance, a weight. */
-const MEASURE = /^\d+(?:[.,]\d+)?(?:"|″|in|inch|cm|mph|km\/h|m\/s|g|y|yds?|yards|m|metres|meters)$/i;
-/**
- * Whether what would be a club's name holds a number that says something of it: "Driver 230", "7 iron 31",
- * "Driver 9 Siv 60".
- */
-function saysMore(name: string, kind: ClubKind): boolean {
-  return name
-    .split(' ')
-    .slice(1)
-    .some((word) => {
-      if (MEASURE.test(word)) return true;
-      if (kind === 'wedge') return NUMBER.test(word) && valueOf(word) > MAX_WEDGE_NUMBER;
-      return (
-        isMarkedLoft(word) ||
-        (NUMBER.test(word) && !(Number.isInteger(valueOf(word)) && valueOf(word) <= MAX_CLUB_NUMBER))
-      );
-    });
 }
 
 /**
@@ -142,85 +90,6 @@ function unknownClubLine(text: string): ClubLine | undefined {
   return undefined;
 }
 
-/** The lines of a list without what stands before each: "- Driver 265", "1. Driver 265". */
-function withoutListMarks(lines: readonly string[]): string[] {
-  const plain = lines.map((line) => line.replace(LIST_MARK, ' '));
-  const numbers = plain.filter((line) => line.trim() !== '').map((line) => LIST_NUMBER.exec(line)?.[1]);
-  const isNumbered = numbers.length > 1 && numbers.every((number, i) => Number(number) === i + 1);
-  return plain.map((line) => (isNumbered ? line.replace(LIST_NUMBER, '') : line).trim());
-}
-
-/**
- * Cells side by side, each row's numbers being what most of their column are: in a column of carries the 45 of a
- * sand wedge is a carry, and not its loft.
- * @returns undefined for a row that does not fit its columns
- */
-function byColumns(cells: readonly (readonly string[])[]): (ClubLine | undefined)[] {
-  const names = withoutListMarks(cells.map(([name = '']) => name));
-  const plain = cells.map(([, ...numbers], i) =>
-    [names[i]!, ...numbers].map((cell) => wordsOf(cell).join(' ')),
-  );
-  const kinds = plain.map(([name = '']) => kindFromName(name));
-  const [first, second] = [1, 2].map((column) => {
-    const filled = plain.flatMap((row, i) => {
-      const [cell, kind] = [row[column] ?? '', kinds[i]];
-      return cell === '' || !kind ? [] : [{ isLoft: isLoft(cell, kind), isCarry: isCarry(cell, kind) }];
-    });
-    const isMostly = (is: 'isLoft' | 'isCarry', not: 'isLoft' | 'isCarry') =>
-      filled.filter((cell) => cell[is] && !cell[not]).length >= MIN_SHARE * Math.max(1, filled.length);
-    if (isMostly('isCarry', 'isLoft')) return 'carry';
-    return isMostly('isLoft', 'isCarry') ? 'loft' : undefined;
-  });
-  return plain.map((row, i) => {
-    const [name = '', ...numbers] = row;
-    const kind = kinds[i];
-    if (!kind || saysMore(name, kind) || isMarkedLoft(name.split(' ').at(-1)!) || numbers.join('') === '')
-      return undefined;
-    const of = (role: 'loft' | 'carry') => numbers.find((_, at) => [first, second][at] === role) ?? '';
-    const [loft, carry] = [of('loft'), of('carry')];
-    const fits =
-      (loft === '' || isLoft(loft, kind)) &&
-      (carry === '' || isCarryOfColumn(carry)) &&
-      numbers.every((number) => number === '' || number === loft || number === carry);
-    if (!fits) return undefined;
-    return loft === '' ? withBracketedLoft(name, carry) : lineOf(name, loft, carry);
-  });
-}
-
-/** A line that ends in two numbers, as the cells they would stand in: club, loft, carry. */
-function inThree(line: string): string[] {
-  const words = wordsOf(line);
-  const numbers = words.slice(-2);
-  const isThree =
-    words.length > 2 &&
-    numbers.every((word) => isMarkedLoft(word) || isCarryOfColumn(word) || NUMBER.test(word));
-  return isThree ? [words.slice(0, -2).join(' '), ...numbers] : [];
-}
-
-/** A dash, a colon or a sign between a club and what it carries: "SW - 55". */
-const BETWEEN = /\s[-–—=]\s|:\s|\.{2,}|…/;
-/** A line that is cut in two by such a sign, as the cells its parts would stand in: club, carry. */
-function inTwo(line: string): string[] | undefined {
-  if (line.length > MAX_CHARACTERS) return undefined;
-  const parts = line.split(BETWEEN).map((part) => part.trim());
-  return parts.length === 2 && parts.every((part) => part !== '') ? parts : undefined;
-}
-
-/** The loft of a wedge may differ so much from what is usual for its name. Degrees. */
-const MAX_OFF_USUAL_DEG = 4.5;
-/** A club and one number, as cells: "LW 50"; none where the number may be the loft the wedge has: "SW 56". */
-function nameAndNumber(line: string): string[] {
-  const words = wordsOf(line);
-  const name = words.slice(0, -1).join(' ');
-  const kind = kindFromName(name);
-  const number = valueOf(words.at(-1) ?? '');
-  if (!kind || isMarkedLoft(words[0]!) || !isPlainClub(name) || Number.isNaN(number)) return [];
-  const usual = usualLoftOf({ kind, name });
-  const mayBeLoft =
-    kind === 'wedge' && (usual === undefined || Math.abs(number - usual) <= MAX_OFF_USUAL_DEG);
-  return mayBeLoft ? [] : [name, String(words.at(-1))];
-}
-
 /** A whole bag in one line: "Driver 250, 3w 230, 7i 155". */
 function fromOneLine(cells: readonly string[]): string[] | undefined {
   const parts = cells.flatMap((cell) => cell.split(/[,;]\s+/)).map((part) => part.trim());
@@ -234,20 +103,6 @@ function segmentLines(cells: readonly (readonly string[])[]): string[][] | undef
   const rows = lines.map(readSegments);
   const read = rows.filter((row) => row?.Carry !== undefined).length;
   return read < MIN_SHARE * lines.filter((line) => line !== '').length ? undefined : underHeads(lines, rows);
-}
-
-/** Words of people's names that begin with a small letter. */
-const NAME_PARTICLE =
-  /^(de|del|della|des|du|la|le|van|der|den|ten|ter|von|zu|di|da|do|dos|das|el|al|bin|ibn|af|av)$/;
-/**
- * What is said around a bag, and is no club: "Here's my bag:", "Thanks!". A few words that may be a name, of a club or
- * of a player, are none.
- */
-function isRemark(line: string): boolean {
-  if (/\d/.test(line) || kindFromName(line)) return false;
-  const words = line.split(/\s+/);
-  const isSaid = words.some((word) => /^\p{Ll}{2,}/u.test(word) && !NAME_PARTICLE.test(word));
-  return /[!?]$/.test(line) || (words.length > 2 && isSaid);
 }
 
 /**

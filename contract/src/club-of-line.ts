@@ -1,6 +1,10 @@
 import { kindFromName } from '@tasche/core';
+import { HEADS_IN_OTHER_LANGUAGES } from './heads-in-other-languages.js';
 
-const CLUB_LINE = /^(?:club|schl(?:ä|ae)ger)(?: name)? ?[:=] ?(\S.*)$/i;
+const CLUB_WORDS = Object.entries(HEADS_IN_OTHER_LANGUAGES).flatMap(([head, id]) =>
+  id === 'name' ? [head] : [],
+);
+const CLUB_LINE = new RegExp(`^(?:club|${CLUB_WORDS.join('|')})(?: name)? ?[:=] ?(\\S.*)$`, 'i');
 /** A longer line is a sentence about the file. */
 const MAX_CHARACTERS = 40;
 

@@ -190,6 +190,8 @@ describe('files with a part for each club', () => {
     [['Club: 7 Iron'], '7 Iron'],
     [['Club', '7 Iron', ''], '7 Iron'],
     [['Schläger = Eisen 7'], 'Eisen 7'],
+    [['Palo: Hierro 7'], 'Hierro 7'],
+    [['Fer 7'], 'Fer 7'],
     [['', '', '60V'], '60V'],
     [['56', '', ''], undefined],
     [['165', '3 L'], undefined],
