@@ -41,16 +41,23 @@ function wordsOfClub(written: readonly string[]): number {
   return count;
 }
 
+/** A number that no club is called by, before its club: "165 7i". */
+const MIN_CARRY_BEFORE = 65;
 /**
- * The words with a loft that stands before its club behind it: "15° 3w 255" is "3w 15° 255". A wedge is called by
- * its loft, and stays.
+ * The words with a loft or a carry that stands before its club behind it: "15° 3w 255" is "3w 15° 255", "165 7i" is "7i
+ * 165". A wedge is called by its loft, and stays.
  */
-export function withLoftBehind(words: readonly string[]): readonly string[] {
-  const [loft = '', ...others] = words;
+export function withNumberBehind(words: readonly string[]): readonly string[] {
+  const [number = '', ...others] = words;
   const count = others.length === 0 ? 0 : wordsOfClub(others);
   const [club, rest] = [others.slice(0, count), others.slice(count)];
-  const kind = isMarkedLoft(loft) ? kindFromName(club.join(' ')) : undefined;
-  return kind && kind !== 'wedge' && isLoft(loft, kind) ? [...club, loft, ...rest] : words;
+  const kind = kindFromName(club.join(' '));
+  if (!kind) return words;
+  if (isMarkedLoft(number))
+    return kind !== 'wedge' && isLoft(number, kind) ? [...club, number, ...rest] : words;
+  const isBefore =
+    rest.length === 0 && isCarry(number, kind) && Number.parseFloat(number) >= MIN_CARRY_BEFORE;
+  return isBefore && /\p{L}/u.test(club.join('')) ? [...club, number] : words;
 }
 
 /** The bounce or the grind of a wedge, behind its name. */
@@ -115,7 +122,13 @@ export function readClubParts(words: readonly string[]): ClubLine | undefined {
     line[part.head] = part.text;
     i += part.words;
   }
-  return line.Carry === undefined ? undefined : line;
+  return line.Carry === undefined ? undefined : withTotalBehindCarry(line);
+}
+
+/** "Driver 210 total 230": no ball stops short of where it lands, so the smaller number is the carry. */
+function withTotalBehindCarry(line: ClubLine): ClubLine {
+  const [carry, total] = [line.Carry, line.Total].map((text) => Number.parseFloat(text ?? ''));
+  return total! < carry! ? { ...line, Carry: line.Total!, Total: line.Carry! } : line;
 }
 
 /** The part that begins at a word. */

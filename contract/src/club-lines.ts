@@ -1,10 +1,19 @@
 import { kindFromName } from '@tasche/core';
 import { byColumns, inThree, inTwo, MIN_SHARE, nameAndNumber } from './club-line-columns.js';
 import { lineOf, saysMore, withBracketedLoft } from './club-line-name.js';
-import { isCarry, isLoft, isMarkedLoft, minCarry, NUMBER, valueOf } from './club-line-numbers.js';
-import { LINE_HEADS, readClubParts, withLoftBehind, type ClubLine } from './club-line-parts.js';
+import {
+  isCarry,
+  isCarryOfColumn,
+  isLoft,
+  isMarkedLoft,
+  minCarry,
+  NUMBER,
+  valueOf,
+} from './club-line-numbers.js';
+import { LINE_HEADS, readClubParts, withNumberBehind, type ClubLine } from './club-line-parts.js';
 import { readSegments } from './club-line-segments.js';
 import { MAX_CHARACTERS, wordsOf } from './club-line-words.js';
+import { readCategory } from './club-category.js';
 import { clubsOfSet, withoutSetWords } from './club-set.js';
 import { withoutListMarks } from './list-marks.js';
 import { isRemark } from './remark.js';
@@ -17,7 +26,9 @@ import { isBlankRow } from './split-table.js';
  */
 function readClubLine(text: string): ClubLine | undefined {
   if (text.length > MAX_CHARACTERS) return undefined;
-  const words = withLoftBehind(wordsOf(text));
+  const words = withNumberBehind(wordsOf(text));
+  const several = readCategory(text);
+  if (several) return several;
   const set = [...withoutSetWords(words.slice(0, 1)), ...words.slice(1)];
   if (clubsOfSet(set[0] ?? '')) return readSegments(text) ?? readSet(set);
   const inSegments = readSegments(text);
@@ -121,11 +132,27 @@ function underHeads(lines: readonly string[], rows: readonly (ClubLine | undefin
   ];
 }
 
+/** A bag whose clubs and carries stand in lines of their own, one beneath the other, as one line for each club. */
+function inPairs(cells: readonly (readonly string[])[]): readonly (readonly string[])[] {
+  const at = cells.flatMap((row, i) => (isBlankRow(row) ? [] : [i]));
+  const said = (i: number) => cells[i]!.join(' ').trim();
+  const isPaired =
+    at.length > 2 &&
+    at.length % 2 === 0 &&
+    at.every((row, i) => (i % 2 === 0 ? kindFromName(said(row)) !== undefined : isCarryOfColumn(said(row))));
+  if (!isPaired) return cells;
+  return cells.map((_row, i) => {
+    const nth = at.indexOf(i);
+    return nth % 2 === 0 ? [`${said(i)} ${said(at[nth + 1]!)}`] : [];
+  });
+}
+
 /**
  * Rows without heads read as lines of clubs, under heads of their own; undefined where most of them are none.
  * What cannot be read of a row is left to be fixed.
  */
-export function asClubLines(cells: readonly (readonly string[])[]): string[][] | undefined {
+export function asClubLines(given: readonly (readonly string[])[]): string[][] | undefined {
+  const cells = inPairs(given);
   const filled = cells.filter((row) => !isBlankRow(row) && !isRemark(row.join(' ').trim()));
   const bag = filled.length === 1 ? fromOneLine(filled[0]!) : undefined;
   if (filled.length === 0) return undefined;

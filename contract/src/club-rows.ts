@@ -41,6 +41,8 @@ export interface ClubRow {
   readings: readonly Reading[];
   /** Of a wedge that is called by its loft, where no cell gives one: a new club is stamped with it. */
   loftByName?: Reading;
+  /** The day its readings without a date of their own were taken. */
+  takenOn?: string;
   rejected: readonly RejectedCell[];
 }
 
@@ -156,7 +158,15 @@ function readRow(
   }
   const kind = club.kind ?? (club.name === undefined ? undefined : kindFromName(club.name));
   const loft = loftByName(club.name, kind, readings, takenOn);
-  return { row, ...club, ...(kind && { kind }), readings, ...(loft && { loftByName: loft }), rejected };
+  return {
+    row,
+    takenOn,
+    ...club,
+    ...(kind && { kind }),
+    readings,
+    ...(loft && { loftByName: loft }),
+    rejected,
+  };
 }
 
 /** The loft a new club is called by, as a reading; undefined where it has another or its name says none. */

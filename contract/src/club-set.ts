@@ -12,12 +12,17 @@ const WEDGES: Readonly<Record<string, readonly string[]>> = {
   SW: ['PW', 'SW'],
 };
 
+/** "50, 54, 58": wedges by their lofts. Two numbers alone may be a loft and its bounce. */
+const WEDGE_LIST = /^(?:4[2-9]|5\d|6[0-4])(?:\.5)?(?:, (?:4[2-9]|5\d|6[0-4])(?:\.5)?)+$/;
+
 /**
- * The clubs of a set of irons, as it is sold.
+ * The clubs of a set of irons, as it is sold, or of wedges by their lofts.
  * @example clubsOfSet('7-PW') // ['7 iron', '8 iron', '9 iron', 'PW']
+ * @example clubsOfSet('50, 54, 58') // ['50', '54', '58']
  * @returns undefined where the text is no set
  */
 export function clubsOfSet(text: string): readonly string[] | undefined {
+  if (WEDGE_LIST.test(text.trim())) return text.trim().split(', ');
   const [, first, last, wedge] = SET.exec(clubWordsInEnglish(text.trim())) ?? [];
   if (first === undefined) return undefined;
   const to = Number(last ?? 9);

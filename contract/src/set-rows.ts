@@ -1,4 +1,4 @@
-import { kindFromName, type Reading } from '@tasche/core';
+import { kindFromName, loftFromName, type Reading } from '@tasche/core';
 import type { ClubRow, ImportPlan } from './club-rows.js';
 import { clubsOfSet } from './club-set.js';
 import type { ClubView } from './views.js';
@@ -30,6 +30,14 @@ export function lostOfSet({ name, readings }: ClubRow, clubs: readonly ClubView[
     : undefined;
 }
 
+/** A club of a set as it is added: a wedge that is called by its loft is stamped with it. */
+function fresh(name: string, row: number, takenOn: string | undefined): Add {
+  const kind = kindFromName(name)!;
+  const deg = loftFromName(name, kind);
+  const isStamped = deg !== undefined && takenOn !== undefined;
+  return { row, name, kind, readings: isStamped ? [{ key: 'loftStampedDeg', value: deg, takenOn }] : [] };
+}
+
 /**
  * Clubs to be added with those of the sets among the rows: each club that is not there yet. One that has a row of
  * its own too is added once, with what both say.
@@ -41,11 +49,11 @@ export function withSets(
   clubs: readonly ClubView[],
 ): readonly Add[] {
   const all = [...adds];
-  for (const { row, name: set, readings } of sets) {
+  for (const { row, name: set, readings, takenOn } of sets) {
     const shared = readings.filter(({ key }) => SHARED.includes(key));
     for (const name of missingOfSet(clubsOfSet(set!)!, clubs)) {
       const at = all.findIndex((add) => keyOf(add.name) === keyOf(name));
-      const own = all[at] ?? { row, name, kind: kindFromName(name)!, readings: [] };
+      const own = all[at] ?? fresh(name, row, takenOn);
       const more = shared.filter(({ key }) => own.readings.every((reading) => reading.key !== key));
       all.splice(at < 0 ? all.length : at, at < 0 ? 0 : 1, { ...own, readings: [...own.readings, ...more] });
     }

@@ -132,6 +132,55 @@ describe('a file of clubs as people keep it', () => {
     expect(findClubLines(splitTable('Monday 12 100\nTuesday 14 120\nWednesday 13 150'))).toBeUndefined();
   });
 
+  it('may be listed by what several clubs are: irons as a set, wedges by their lofts', () => {
+    const { adds, rejected } = planned([
+      'Driver: Kvarn Q (10.5°)',
+      'Hybrid: Halm H 21',
+      'Irons: Tessel T4 5-PW, Rohr 120 stiff',
+      'Wedges: Tessel W 50, 54 and 58',
+      'Putter: Moos',
+    ]);
+    const said = (name: string) =>
+      adds
+        .find((add) => add.name === name)
+        ?.readings.map(({ key, value }) => `${key} ${String(value)}`)
+        .toSorted();
+    expect(rejected).toEqual([]);
+    const names = 'Driver,Hybrid,Putter,5 iron,6 iron,7 iron,8 iron,9 iron,PW,50,54,58'.split(',');
+    expect(adds.map(({ name }) => name).toSorted()).toEqual(names.toSorted());
+    expect(said('7 iron')).toEqual(['flex stiff', 'head Tessel T4', 'shaft Rohr 120']);
+    expect(said('54')).toEqual(['head Tessel W', 'loftStampedDeg 54']);
+    expect(said('Driver')).toEqual(['head Kvarn Q', 'loftStampedDeg 10.5']);
+    expect(adds.map(({ kind }) => kind)).not.toContain(undefined);
+    // A number more is no loft of a wedge: nothing is guessed.
+    const unsure = planned(['Driver 250', '3w 230', 'Wedges: Tessel W 50, 54, 58 110']);
+    expect(unsure.adds.every(({ name }) => name !== '54')).toBe(true);
+  });
+
+  it('may have the carry before the club, or in a line of its own, and a total behind it', () => {
+    const carries = (lines: string[]) =>
+      planned(lines).adds.map(({ name, readings }) => {
+        const shot = readings.find(({ key }) => key === 'shot.full')?.value as Shot | undefined;
+        const yards = (m: number | undefined) =>
+          m === undefined ? '' : ` ${Math.round(fromMetres(m, 'yd'))}`;
+        return `${name}${yards(shot?.carryM)}${yards(shot?.totalM)}`;
+      });
+    expect(carries(['250 driver', '230 3w', '165 7i', '120 pw'])).toEqual([
+      'driver 250',
+      '3w 230',
+      '7i 165',
+      'pw 120',
+    ]);
+    expect(carries(['7 iron', '165', '8 iron', '152', 'PW', '126'])).toEqual([
+      '7 iron 165',
+      '8 iron 152',
+      'PW 126',
+    ]);
+    const totals = ['driver 250 270', '3w 230 245', '7i 165 172'];
+    for (const said of ['driver 250 total 270', 'driver 270 total 250 carry', 'driver 250 carry 270 total'])
+      expect(carries([said, '3w 230 carry 245 total', '7i 165 total 172'])).toEqual(totals);
+  });
+
   it('may be in German', () => {
     const plan = planned([
       'Schläger;Loft;Länge (cm);Schaft;Schwunggewicht;Weite (m);Anzahl;Bemerkung',
