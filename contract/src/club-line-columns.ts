@@ -66,15 +66,19 @@ export function inTwo(line: string): string[] | undefined {
 
 /** The loft of a wedge may differ so much from what is usual for its name. Degrees. */
 const MAX_OFF_USUAL_DEG = 4.5;
-/** A club and one number, as cells: "LW 50"; none where the number may be the loft the wedge has: "SW 56". */
+/**
+ * A club and one number that can be its carry only, as cells: "7i 165", "LW 50"; none where it may be a loft: "7i 33",
+ * "SW 56".
+ */
 export function nameAndNumber(line: string): string[] {
   const words = wordsOf(line);
-  const name = words.slice(0, -1).join(' ');
+  const [name, last] = [words.slice(0, -1).join(' '), words.at(-1) ?? ''];
   const kind = kindFromName(name);
-  const number = valueOf(words.at(-1) ?? '');
-  if (!kind || isMarkedLoft(words[0]!) || !isPlainClub(name) || Number.isNaN(number)) return [];
+  if (!kind || !NUMBER.test(last) || isMarkedLoft(words[0]!) || !isPlainClub(name)) return [];
   const usual = usualLoftOf({ kind, name });
-  const mayBeLoft =
-    kind === 'wedge' && (usual === undefined || Math.abs(number - usual) <= MAX_OFF_USUAL_DEG);
-  return mayBeLoft ? [] : [name, String(words.at(-1))];
+  const isCarryOnly =
+    kind === 'wedge'
+      ? usual !== undefined && Math.abs(valueOf(last) - usual) > MAX_OFF_USUAL_DEG
+      : isCarry(last, kind) && !isLoft(last, kind);
+  return isCarryOnly ? [name, last] : [];
 }

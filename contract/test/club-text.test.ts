@@ -390,6 +390,14 @@ describe('a file of clubs as people keep it', () => {
       ['SW', undefined, 45],
     ]);
     expect(yards(['Driver\t12', '7i\t33', 'PW\t47', 'SW\t56']).at(-1)).toEqual(['SW', 56, undefined]);
+    // Nor does a number become a carry because its neighbours are.
+    expect(yards(['Driver 250', '3w 230', '7 iron 31', '8i 145', 'PW 46'])).toEqual([
+      ['Driver', undefined, 250],
+      ['3w', undefined, 230],
+      ['7 iron', 31, undefined],
+      ['8i', undefined, 145],
+      ['PW', 46, undefined],
+    ]);
     // A lob wedge has no loft of 50, in a list of carries.
     expect(yards(['Driver 230', '7 iron 145', 'PW 110', 'SW 75', 'LW 50']).slice(-2)).toEqual([
       ['SW', undefined, 75],

@@ -3,6 +3,7 @@ import { useDocumentVisibility, useThrottleFn } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { onScopeDispose, ref, watch } from 'vue';
 import { readShownAgain } from '../api/read';
+import { leavePlace } from '../api/leave-place';
 import { readSignedInAgain } from '../api/request';
 import { signedOut } from '../api/signed-in';
 import { idOfOutgoing, useOutbox } from '../changes/outbox';
@@ -133,7 +134,7 @@ export const useNews = defineStore('news', () => {
     });
     // The session went to another workspace, in another tab or because this one is closed to its person.
     opened.addEventListener('moved', () => {
-      window.location.assign('/roster');
+      void leavePlace({ to: '/roster', isOtherPerson: false });
     });
     opened.addEventListener('signed-out', () => void signedOut.trigger());
     opened.addEventListener('error', () => {
