@@ -3,7 +3,7 @@ import { isLoft, isMarkedLoft, NUMBER, valueOf } from './club-line-numbers.js';
 import type { ClubLine } from './club-line-parts.js';
 
 /** A loft in brackets behind the club: "Driver (10.5)". */
-const BRACKETED = /^(.*\S)\s*\((\d{1,2}(?:[.,]\d+)?)°?\)$/;
+const BRACKETED = /^(.*\S)\s*\((\d{1,2}(?:[.,]\d+)?)[°*]?\)$/;
 
 /** @param loft as it is written, "" where there is none; `carry` likewise */
 export const lineOf = (name: string, loft: string, carry: string): ClubLine => ({

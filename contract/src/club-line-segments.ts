@@ -5,7 +5,7 @@ import { MAX_CHARACTERS, wordsOf } from './club-line-words.js';
 import { clubsOfSet, withoutSetWords } from './club-set.js';
 
 /** What stands between the parts of a line: "Driver - Kvarn Q 9° - Siv 60 S - 265". */
-const BETWEEN = /\s[-–—]\s|[|;]|[:,]\s/;
+const BETWEEN = /\s[-–—/]\s|[|;]|[:,]\s/;
 /** Lofts wedges are called by. Degrees. */
 const WEDGE_LOFTS_DEG = [42, 64] as const;
 /** Weights of shafts, grams: a bare number behind a maker's name is one. */

@@ -11,6 +11,8 @@ const UNIT = /^(°|deg|y|yd|yds|m|yards|metres|meters)$/i;
 
 /** Two carries as a range: "210-215", "210 to 215 yd". Smaller numbers are a wedge's loft and its bounce. */
 const RANGE = /\b([5-9]\d|[1-3]\d\d)\s*(?:-|–|—|\bto\b|\bbis\b)\s*([5-9]\d|[1-3]\d\d)(?![\d.,])/gi;
+/** The same distance again in the other unit: "250yds (228m)". */
+const AGAIN = /(?<=\d\s?(?:m|y|yd|yds|yards|metres))\s?\(\d+(?:[.,]\d+)?\s?(?:m|y|yd|yds|yards|metres)\)/gi;
 const ABOUT = new RegExp(ABOUT_WORDS, 'gi');
 
 /** "150 mètres" is "150 m", "12 Grad" is "12 °"; other words stay. */
@@ -24,6 +26,7 @@ export function wordsOf(text: string): string[] {
   return (
     withDegreeSign(text)
       .replace(ABOUT, '~')
+      .replace(AGAIN, '')
       .replace(WORD_BEHIND, shortUnit)
       // At the start stands the club: "60 - 75" is a wedge.
       .replace(RANGE, (all: string, from: string, to: string, at: number, line: string) =>

@@ -101,9 +101,14 @@ function unknownClubLine(text: string): ClubLine | undefined {
   return undefined;
 }
 
-/** A whole bag in one line: "Driver 250, 3w 230, 7i 155". */
+/** A whole bag in one line: "Driver 250, 3w 230, 7i 155", "driver=250 3w=230 7i=155". */
 function fromOneLine(cells: readonly string[]): string[] | undefined {
-  const parts = cells.flatMap((cell) => cell.split(/[,;]\s+/)).map((part) => part.trim());
+  const [only = '', ...others] = cells;
+  const pairs = others.length === 0 ? only.trim().split(/\s+/) : [];
+  const isOfPairs = pairs.length > 2 && pairs.every((pair) => /^[^=]+=[^=]+$/.test(pair));
+  const parts = isOfPairs
+    ? pairs.map((pair) => pair.replace('=', ' '))
+    : cells.flatMap((cell) => cell.split(/[,;]\s+/)).map((part) => part.trim());
   const read = parts.filter((part) => kindFromName(part) || readClubLine(part)).length;
   return parts.length > 2 && read >= MIN_SHARE * parts.length ? parts : undefined;
 }
@@ -132,18 +137,21 @@ function underHeads(lines: readonly string[], rows: readonly (ClubLine | undefin
   ];
 }
 
-/** A bag whose clubs and carries stand in lines of their own, one beneath the other, as one line for each club. */
-function inPairs(cells: readonly (readonly string[])[]): readonly (readonly string[])[] {
+/** A bag whose clubs and numbers stand in lines of their own, beneath each other, as one line for each club. */
+function asOneLineEach(cells: readonly (readonly string[])[]): readonly (readonly string[])[] {
   const at = cells.flatMap((row, i) => (isBlankRow(row) ? [] : [i]));
-  const said = (i: number) => cells[i]!.join(' ').trim();
-  const isPaired =
-    at.length > 2 &&
-    at.length % 2 === 0 &&
-    at.every((row, i) => (i % 2 === 0 ? kindFromName(said(row)) !== undefined : isCarryOfColumn(said(row))));
-  if (!isPaired) return cells;
-  return cells.map((_row, i) => {
-    const nth = at.indexOf(i);
-    return nth % 2 === 0 ? [`${said(i)} ${said(at[nth + 1]!)}`] : [];
+  const said = (i: number) => cells[at[i]!]!.join(' ').trim();
+  const isNumber = (text: string) => NUMBER.test(text) || isCarryOfColumn(text);
+  const isInGroups = (size: number) =>
+    at.length > size &&
+    at.length % size === 0 &&
+    at.every((_row, i) => (i % size === 0 ? kindFromName(said(i)) !== undefined : isNumber(said(i))));
+  const size = [2, 3].find(isInGroups);
+  if (size === undefined) return cells;
+  return cells.map((_row, row) => {
+    const first = at.indexOf(row);
+    if (first === -1 || first % size !== 0) return [];
+    return [Array.from({ length: size }, (_line, i) => said(first + i)).join(' ')];
   });
 }
 
@@ -152,7 +160,7 @@ function inPairs(cells: readonly (readonly string[])[]): readonly (readonly stri
  * What cannot be read of a row is left to be fixed.
  */
 export function asClubLines(given: readonly (readonly string[])[]): string[][] | undefined {
-  const cells = inPairs(given);
+  const cells = asOneLineEach(given);
   const filled = cells.filter((row) => !isBlankRow(row) && !isRemark(row.join(' ').trim()));
   const bag = filled.length === 1 ? fromOneLine(filled[0]!) : undefined;
   if (filled.length === 0) return undefined;

@@ -85,6 +85,8 @@ export function isRange(text: string): boolean {
 }
 /** Wider than this share of its middle a range is no carry. */
 const WIDEST_RANGE = 0.3;
+/** Shots of one swing lie this near each other; "90/80/70" are a full, a three-quarter and a half one. Our choice. */
+const WIDEST_SHOTS = 0.1;
 
 /** Words that stand before a number that is not exact. */
 export const ABOUT_WORDS = String.raw`(?:[~≈]|\b(?:ca|circa|about|around|approx|etwa|rund)\b\.?)\s*(?=\d)`;
@@ -130,7 +132,10 @@ function readSeveral(text: string, unitWord: string, unit: DistanceTextUnit): Re
     metres.push(shot.value);
   }
   const mean = metres.reduce((sum, one) => sum + one, 0) / metres.length;
-  return between(text, mean, Math.max(...metres) - Math.min(...metres));
+  const widthM = Math.max(...metres) - Math.min(...metres);
+  return widthM > mean * WIDEST_SHOTS
+    ? bad(`"${text}" may be several swings; give each its own column`)
+    : between(text, mean, widthM);
 }
 
 /** A carry that was said to lie within so much. Metres. */

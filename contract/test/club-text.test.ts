@@ -176,8 +176,24 @@ describe('a file of clubs as people keep it', () => {
       '8 iron 152',
       'PW 126',
     ]);
+    expect(carries(['driver=250 3w=230 7i=165'])).toEqual(['driver 250', '3w 230', '7i 165']);
+    expect(carries(['Driver 250yds (228m)', '3wd (15*) 230 yards (210 m)', 'PW(46*) 125'])).toEqual([
+      'Driver 250',
+      '3wd 230',
+      'PW 125',
+    ]);
+    const lofts = planned(['Driver', '10.5', '245', '7 iron', '33', '160']).adds;
+    expect(lofts.map(({ name, readings }) => [name, readings.length])).toEqual([
+      ['Driver', 2],
+      ['7 iron', 2],
+    ]);
     const totals = ['driver 250 270', '3w 230 245', '7i 165 172'];
-    for (const said of ['driver 250 total 270', 'driver 270 total 250 carry', 'driver 250 carry 270 total'])
+    for (const said of [
+      'driver 250 total 270',
+      'driver — 250 yds carry / 270 total',
+      'driver 270 total 250 carry',
+      'driver 250 carry 270 total',
+    ])
       expect(carries([said, '3w 230 carry 245 total', '7i 165 total 172'])).toEqual(totals);
   });
 

@@ -21,7 +21,14 @@ describe('a carry as people say it', () => {
       expect(readCarry(text, 'm'), text).toEqual({ ok: true, value: { carryM: 151, plusMinusM: 3.5 } });
     expect(readCarry('150 150 150', 'm')).toEqual({ ok: true, value: { carryM: 150 } });
     // Not two, which may be a carry and a total, nor what cannot be of one club.
-    for (const text of ['250 270', '150 90 210', '150 155 miles', '150 155 148 furlongs'])
+    for (const text of [
+      '250 270',
+      '150 90 210',
+      '90/80/70',
+      '131/118/104',
+      '150 155 miles',
+      '150 155 148 furlongs',
+    ])
       expect(readCarry(text, 'm').ok, text).toBe(false);
   });
 

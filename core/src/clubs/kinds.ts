@@ -37,7 +37,7 @@ const KIND_PATTERNS: readonly [RegExp, ClubKind][] = [
   [/^(driver|drv?r?|d|1 ?-?w(ood)?)$/i, 'driver'],
   [/driv(ing|e)?\.?[ -]?iron|drv[ -]?iron|^di ?\d*$|^\d ?di$|^ut(ility)?[ -]?iron/i, 'driving iron'],
   [/hy|rescue|^\d ?-?h$|^h ?\d+$/i, 'hybrid'],
-  [/wood|holz|fairway|\bfwy\b|^\d+ ?-?w$|^w ?[3-9]$|^(fw|fwy) ?\d*$|^\d+ ?fw$/i, 'fairway'],
+  [/wood|holz|fairway|\bfwy\b|^\d+ ?-?wd?$|^w ?[3-9]$|^(fw|fwy) ?\d*$|^\d+ ?fw$/i, 'fairway'],
   // "PW", "P/W", "SW 56", "LW60"; alone on the sole of a set wedge stands its first letter.
   [/wedge|^[pgauls]\/?w( ?(4[0-9]|5[0-9]|6[0-9]) ?°?)?$|^[pgsl]$/i, 'wedge'],
   [/iron|eisen|^[1-9]er$|^[4-9]:an$|^[1-9] ?-?i$|^i ?[1-9]$/i, 'iron'],
