@@ -3,6 +3,7 @@ import type { RosterEntry } from '@tasche/contract';
 import { onScopeDispose, watch, type Ref } from 'vue';
 import { LAST_SEEN_CACHE, keptUnder } from '../../service-worker/last-seen';
 import { request } from '../api/request';
+import { useConnection } from './connection';
 
 /** The roster is shown first; what is only kept waits. */
 const BEGINS_AFTER_MS = 3000;
@@ -21,6 +22,7 @@ const SCHEDULE = '/schedule';
 export function useRosterKept(entries: Ref<readonly RosterEntry[] | undefined>): void {
   const visibility = useDocumentVisibility();
   const { saveData } = useNetwork();
+  const connection = useConnection();
   const left = new AbortController();
   let begun = false;
   onScopeDispose(() => {
@@ -46,7 +48,8 @@ export function useRosterKept(entries: Ref<readonly RosterEntry[] | undefined>):
       })),
     ];
     for (const { path, changedAt } of wanted) {
-      const isKeeping = Boolean(navigator.serviceWorker?.controller);
+      // What was last seen is kept already.
+      const isKeeping = Boolean(navigator.serviceWorker?.controller) && connection.lastSeenAt === null;
       if (!isKeeping || left.signal.aborted || saveData.value || visibility.value === 'hidden') return;
       if (await isKeptSince(path, changedAt)) continue;
       // The browser's worker keeps the answer as it passes. Without a network there is nothing to keep.

@@ -1,7 +1,9 @@
 import type { RosterEntry } from '@tasche/contract';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { effectScope, shallowRef } from 'vue';
+import { useConnection } from '../../src/offline/connection';
 import { useRosterKept } from '../../src/offline/keep-roster';
+import { freshPinia } from '../pinia';
 
 /** When what the browser keeps was read, by path; the network and the browser's cache are played. */
 let keptAt: Record<string, string> = {};
@@ -17,6 +19,7 @@ const controlled = (controller: object | null) => {
 describe('the players of the roster are kept to be read without a network', () => {
   beforeEach(() => {
     vi.useFakeTimers({ now: new Date('2026-11-30T12:00:00Z') });
+    freshPinia();
     [keptAt, asked, isThere] = [{}, [], true];
     controlled({});
     vi.stubGlobal('caches', {
@@ -96,6 +99,10 @@ describe('the players of the roster are kept to be read without a network', () =
     await shown([entry('a')]);
     expect(asked).toEqual([]);
     controlled({});
+    useConnection().lastSeenAt = 'Mon, 30 Nov 2026 11:00:00 GMT';
+    await shown([entry('a')]);
+    expect(asked).toEqual([]);
+    useConnection().lastSeenAt = null;
     isThere = false;
     await shown([entry('a'), entry('b')]);
     expect(asked).toEqual(['/api/schedule']);
