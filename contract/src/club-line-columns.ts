@@ -74,6 +74,8 @@ export function nameAndNumber(line: string): string[] {
   const words = wordsOf(line);
   const [name, last] = [words.slice(0, -1).join(' '), words.at(-1) ?? ''];
   const kind = kindFromName(name);
+  // "50 50 119" ends in a loft and a carry.
+  if (words.length > 2 && NUMBER.test(words.at(-2)!)) return [];
   if (!kind || !NUMBER.test(last) || isMarkedLoft(words[0]!) || !isPlainClub(name)) return [];
   const usual = usualLoftOf({ kind, name });
   const isCarryOnly =

@@ -67,7 +67,7 @@ test('a file shows what it would change, refuses bad rows by name, and comes in 
   // As spreadsheets save it, dropped on the page: a title, one player of two, a head nobody knows.
   const lines = [
     'Bags 2026;;',
-    'Player;Club;Longueur (in)',
+    'Player;Club;Reach (in)',
     'Ivo Import;7 iron;36,75',
     'Ann Other;7 iron;35',
   ];
@@ -83,7 +83,7 @@ test('a file shows what it would change, refuses bad rows by name, and comes in 
     await page.dispatchEvent('.page.bag', event, { dataTransfer: dropped });
   await expect(dialog).toContainText('0 new, 0 changed, 1 unchanged');
   await dialog.getByRole('button', { name: 'Import it' }).click();
-  await choose(tray.getByLabel('What “Longueur (in)” is'), 'length, in');
+  await choose(tray.getByLabel('What “Reach (in)” is'), 'length, in');
   await expect(cell(page, '7 iron', 'lengthIn')).toHaveText('36.75');
   await tray.getByRole('button', { name: 'Close' }).click();
   await saved(page);
