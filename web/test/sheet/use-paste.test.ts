@@ -70,13 +70,19 @@ describe('what is pasted', () => {
 
   it('may be lines of a message at the names; over lofts the same numbers are lofts', () => {
     const { pasted } = editing();
-    pasted.paste('Driver 10.5 - 265 yd\n7 iron: 165\n50 50 119\nthanks!\n', 0, 0, CLUBS, COLUMNS);
+    pasted.paste(
+      'Driver 10.5 - 265 yd\n7 iron: 165\n50 50 119\nOld Faithful\nthanks!\n',
+      0,
+      0,
+      CLUBS,
+      COLUMNS,
+    );
     expect(written().map((one) => one.replace(/\[object Object\]/, 'shot'))).toEqual([
       'new driver Driver',
       'new wedge 50',
       '7 iron shot.full shot',
     ]);
-    expect(pasted.reports.value[0]!.rows).toMatchObject([{ line: 4, cells: ['thanks!', '', ''] }]);
+    expect(pasted.reports.value[0]!.rows).toMatchObject([{ line: 4, cells: ['Old Faithful', '', ''] }]);
     const loft = COLUMNS.findIndex(({ id }) => id === 'loft');
     pasted.paste('45\t37\n50\t36\n', 1, loft, CLUBS, COLUMNS);
     expect(pasted.reports.value[0]).toMatchObject({ added: 0, changed: 2 });
