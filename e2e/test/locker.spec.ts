@@ -65,12 +65,7 @@ test('a file shows what it would change, refuses bad rows by name, and comes in 
   await expect(cell(page, 'Bertha', 'shot.full.carryM')).toHaveText('130');
   await saved(page);
   // As spreadsheets save it, dropped on the page: a title, one player of two, a head nobody knows.
-  const lines = [
-    'Bags 2026;;',
-    'Player;Club;Reach (in)',
-    'Ivo Import;7 iron;36,75',
-    'Ann Other;7 iron;35',
-  ];
+  const lines = ['Bags 2026;;', 'Player;Club;Reach (in)', 'Ivo Import;7 iron;36,75', 'Ann Other;7 iron;35'];
   const dropped = await page.evaluateHandle(
     (bytes) => {
       const data = new DataTransfer();
