@@ -1,4 +1,4 @@
-import { kindFromName, usualLoftOf } from '@tasche/core';
+import { kindFromName, usualLoftOf, type ClubKind } from '@tasche/core';
 import { lineOf, saysMore, withBracketedLoft } from './club-line-name.js';
 import { isCarry, isCarryOfColumn, isLoft, isMarkedLoft, NUMBER, valueOf } from './club-line-numbers.js';
 import { isPlainClub, type ClubLine } from './club-line-parts.js';
@@ -7,6 +7,18 @@ import { withoutListMarks } from './list-marks.js';
 
 /** So much of what is pasted must read as lines of clubs. */
 export const MIN_SHARE = 0.6;
+
+/** Beside carries, a number under this share of the shortest of them is a loft. Our choice. */
+const MIN_OF_SHORTEST = 0.6;
+
+/** The shortest of a column's numbers that can be nothing but a carry; infinite where there is none. */
+function shortestCarry(cells: readonly string[], kinds: readonly (ClubKind | undefined)[]): number {
+  const carries = cells.filter((cell, i) => {
+    const kind = kinds[i];
+    return kind !== undefined && isCarry(cell, kind) && !isLoft(cell, kind);
+  });
+  return Math.min(...carries.map((cell) => Number.parseFloat(cell.replace('~', ''))));
+}
 
 /**
  * Cells side by side, each row's numbers being what most of their column are: in a column of carries the 45 of a
@@ -29,6 +41,11 @@ export function byColumns(cells: readonly (readonly string[])[]): (ClubLine | un
     if (isMostly('isCarry', 'isLoft')) return 'carry';
     return isMostly('isLoft', 'isCarry') ? 'loft' : undefined;
   });
+  const carryColumn = first === 'carry' ? 1 : 2;
+  const shortest = shortestCarry(
+    plain.map((row) => row[carryColumn] ?? ''),
+    kinds,
+  );
   return plain.map((row, i) => {
     const [name = '', ...numbers] = row;
     const kind = kinds[i];
@@ -40,7 +57,8 @@ export function byColumns(cells: readonly (readonly string[])[]): (ClubLine | un
       (loft === '' || isLoft(loft, kind)) &&
       (carry === '' || isCarryOfColumn(carry)) &&
       numbers.every((number) => number === '' || number === loft || number === carry);
-    if (!fits) return undefined;
+    const isLoftRather = loft === '' && isLoft(carry, kind) && valueOf(carry) < MIN_OF_SHORTEST * shortest;
+    if (!fits || isLoftRather) return undefined;
     return loft === '' ? withBracketedLoft(name, carry) : lineOf(name, loft, carry);
   });
 }

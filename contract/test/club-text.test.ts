@@ -154,7 +154,15 @@ describe('a file of clubs as people keep it', () => {
     expect(adds.map(({ kind }) => kind)).not.toContain(undefined);
     // A number more is no loft of a wedge: nothing is guessed.
     const unsure = planned(['Driver 250', '3w 230', 'Wedges: Tessel W 50, 54, 58 110']);
-    expect(unsure.adds.every(({ name }) => name !== '54')).toBe(true);
+    expect(unsure.adds.map(({ name, readings }) => [name, readings.length])).toEqual([
+      ['Driver', 1],
+      ['3w', 1],
+      ['Wedges', 0],
+    ]);
+    expect(unsure.rejected).toMatchObject([{ head: 'Carry', text: 'Tessel W 50, 54, 58 110' }]);
+    const irons = planned(['Driver 250', '3w 230', 'Irons: 5 6 7 8 9 165']);
+    expect(irons.rejected).toMatchObject([{ text: '5 6 7 8 9 165' }]);
+    expect(planned(['iron 7 165', 'Driver 250']).rejected).toEqual([]);
   });
 
   it('may have the carry before the club, or in a line of its own, and a total behind it', () => {
@@ -413,6 +421,11 @@ describe('a file of clubs as people keep it', () => {
       ['7 iron', 31, undefined],
       ['8i', undefined, 145],
       ['PW', 46, undefined],
+    ]);
+    const mixed = ['Driver - 250', '3w - 230', '5w - 210', '7i - 165', '9i - 140', 'PW - 46', 'SW - 56'];
+    expect(yards(mixed).slice(-2)).toEqual([
+      ['PW', 46, undefined],
+      ['SW', 56, undefined],
     ]);
     // A lob wedge has no loft of 50, in a list of carries.
     expect(yards(['Driver 230', '7 iron 145', 'PW 110', 'SW 75', 'LW 50']).slice(-2)).toEqual([
