@@ -9,6 +9,7 @@ import {
 } from './club-rows.js';
 import { isPlainClub } from './club-line-parts.js';
 import { asClubLines } from './club-lines.js';
+import { isRemark } from './remark.js';
 import { columnOf, type RecognisedColumn } from './columns.js';
 import { TableError, isBlankRow, splitTable } from './split-table.js';
 
@@ -32,6 +33,8 @@ export interface HeadedCells {
   isTurned: boolean;
   /** The column that says whose club a row is, where there is one. */
   playerColumn: number | undefined;
+  /** What is said around the lines of a message, and was left out. */
+  remarks?: readonly string[];
 }
 
 /**
@@ -60,7 +63,8 @@ export function findHeads(cells: readonly (readonly string[])[]): HeadedCells | 
 export function findClubLines(cells: readonly (readonly string[])[]): HeadedCells | undefined {
   const lines = asClubLines(cells);
   // No line of the text is the heads.
-  return lines && { ...headed(lines, 0, false), firstLine: 1 };
+  const remarks = cells.map((row) => row.join(', ').trim()).filter((line) => line !== '' && isRemark(line));
+  return lines && { ...headed(lines, 0, false), firstLine: 1, remarks };
 }
 
 /** The line under the heads of a table drawn in text: "|---|:--:|". */

@@ -2,7 +2,7 @@ import { useDocumentVisibility, useNetwork } from '@vueuse/core';
 import type { RosterEntry } from '@tasche/contract';
 import { onScopeDispose, watch, type Ref } from 'vue';
 import { LAST_SEEN_CACHE, keptUnder } from '../../service-worker/last-seen';
-import { request } from '../api/request';
+import { ApiError, request } from '../api/request';
 import { useConnection } from './connection';
 
 /** The roster is shown first; what is only kept waits. */
@@ -53,10 +53,15 @@ export function useRosterKept(entries: Ref<readonly RosterEntry[] | undefined>):
       if (!isKeeping || left.signal.aborted || saveData.value || visibility.value === 'hidden') return;
       if (await isKeptSince(path, changedAt)) continue;
       // The browser's worker keeps the answer as it passes. Without a network there is nothing to keep.
-      await request(path, { signal: left.signal });
+      await request(path, { signal: left.signal }).catch(unlessRefused);
       await pause(PAUSE_MS);
     }
   }
+}
+
+/** A player may have been deleted since: the others are kept all the same. */
+function unlessRefused(error: unknown): void {
+  if (!(error instanceof ApiError)) throw error;
 }
 
 /** Whether it was kept after it last changed, and not long ago. */

@@ -63,6 +63,15 @@ const choices = computed(() =>
       </p>
       <NButton size="small" @click="emit('close')">Close</NButton>
     </div>
+    <p v-if="report.remarks?.length" class="quiet small">
+      Left out, as they name no club:
+      {{
+        report.remarks
+          .slice(0, 5)
+          .map((said) => `“${said}”`)
+          .join(', ')
+      }}{{ report.remarks.length > 5 ? '…' : '.' }}
+    </p>
     <div v-for="{ head, cells } in report.unknown" :key="head" class="unknown">
       <span class="warning">◆ No column is called “{{ head }}”.</span>
       <template v-if="cells.length > 0">

@@ -19,6 +19,8 @@ export interface PastedTable {
   rows: readonly PastedRow[];
   /** Its lofts do not say which of a club's lofts they are. */
   looseLofts: boolean;
+  /** What is said around the lines of a message, and is no club. */
+  remarks?: readonly string[];
 }
 
 export interface PastedRow {
@@ -50,7 +52,8 @@ export function withHeads({ cells, firstLine, ...given }: HeadedCells): PastedTa
   const rows = cells
     .map((row, i): PastedRow => ({ cells: row, line: firstLine + i }))
     .filter((row) => !isBlankRow(row.cells));
-  return { heads, columns, rows, looseLofts: namesLoftOnly({ heads, columns }) };
+  const { remarks = [] } = given;
+  return { heads, columns, rows, looseLofts: namesLoftOnly({ heads, columns }), remarks };
 }
 
 /**

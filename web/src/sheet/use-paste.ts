@@ -53,6 +53,8 @@ export interface PasteReport {
   columns: readonly ({ id: Column['id']; units: RecognisedColumn['units'] } | null)[];
   rows: readonly LeftRow[];
   unknown: readonly LeftColumn[];
+  /** What was said around the clubs, and left out. */
+  remarks?: readonly string[];
 }
 
 export interface PasteTarget {
@@ -195,6 +197,7 @@ export function usePaste({ unit, refuse, addCommands, sayLeftOut, writeLofts }: 
       columns: table.columns.map((found) => (found ? { id: found.column.id, units: found.units } : null)),
       rows: [...left.values()],
       unknown: unknownOf(table, clubOfRow),
+      remarks: table.remarks ?? [],
     };
   }
 

@@ -33,7 +33,10 @@ describe('the players of the roster are kept to be read without a network', () =
     });
     vi.stubGlobal('fetch', (path: string) => {
       asked.push(path);
-      return isThere ? Promise.resolve(Response.json({})) : Promise.reject(new Error('no network'));
+      if (!isThere) return Promise.reject(new Error('no network'));
+      const isGone = path.includes('/gone/');
+      const answer = isGone ? { error: 'not-found', message: 'There is no such player.' } : {};
+      return Promise.resolve(Response.json(answer, { status: isGone ? 404 : 200 }));
     });
   });
   afterEach(() => {
@@ -57,8 +60,13 @@ describe('the players of the roster are kept to be read without a network', () =
   it('all of them, with the courses and events, after the roster itself', async () => {
     await shown([entry('a'), entry('b')], 2000);
     expect(asked).toEqual([]);
-    await shown([entry('a'), entry('b')]);
-    expect(asked).toEqual(['/api/schedule', '/api/players/a/sheet', '/api/players/b/sheet']);
+    // One who was deleted meanwhile takes nothing from the others.
+    await shown([entry('a'), entry('gone'), entry('b')]);
+    expect(asked.filter((path) => !path.includes('/gone/'))).toEqual([
+      '/api/schedule',
+      '/api/players/a/sheet',
+      '/api/players/b/sheet',
+    ]);
   });
 
   it('again only who changed since, or was kept long ago', async () => {

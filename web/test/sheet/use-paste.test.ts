@@ -83,6 +83,7 @@ describe('what is pasted', () => {
       '7 iron shot.full shot',
     ]);
     expect(pasted.reports.value[0]!.rows).toMatchObject([{ line: 4, cells: ['Old Faithful', '', ''] }]);
+    expect(pasted.reports.value[0]!.remarks).toEqual(['thanks!']);
     const loft = COLUMNS.findIndex(({ id }) => id === 'loft');
     pasted.paste('45\t37\n50\t36\n', 1, loft, CLUBS, COLUMNS);
     expect(pasted.reports.value[0]).toMatchObject({ added: 0, changed: 2 });
