@@ -15,6 +15,7 @@ import { computed, onMounted, reactive, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { string } from 'yup';
 import { post, requestSignedOut } from '../api/request';
+import { useAttempt } from '../api/use-attempt';
 import { useForm } from '../fields/use-form';
 import SignInCard from './SignInCard.vue';
 import { useIdentity } from './identity';
@@ -30,7 +31,7 @@ const router = useRouter();
 const key = window.location.hash.slice(1);
 const here = `${window.location.pathname}#${key}`;
 const link = ref<LinkView | null>(null);
-const problem = ref('');
+const { problem, attempt } = useAttempt();
 const busy = ref(false);
 const signsIn = ref(false);
 const draft = reactive({ name: '', email: '', password: '', again: '' });
@@ -48,12 +49,10 @@ const { rules, submit } = useForm(draft, {
 onMounted(async () => {
   if (key === '') problem.value = 'This address has no key. Open the full link you were sent.';
   else
-    try {
+    await attempt(async () => {
       link.value = await requestSignedOut<LinkView>('/links/look', { key });
       Object.assign(draft, { name: link.value.name, email: link.value.email });
-    } catch (error) {
-      problem.value = (error as Error).message;
-    }
+    });
 });
 
 const title = computed(() => {
@@ -81,18 +80,16 @@ const says = computed(() => {
   return role ? `As ${ROLE_WORDS[role].name.toLowerCase()}: ${ROLE_WORDS[role].may}.` : undefined;
 });
 
-async function come(ask: () => Promise<SignedInView>): Promise<void> {
-  problem.value = '';
+async function busily(work: () => Promise<unknown>): Promise<void> {
   busy.value = true;
-  try {
+  await attempt(work);
+  busy.value = false;
+}
+const come = (ask: () => Promise<SignedInView>) =>
+  busily(async () => {
     identity.take(await ask());
     await router.replace('/roster');
-  } catch (error) {
-    problem.value = (error as Error).message;
-  } finally {
-    busy.value = false;
-  }
-}
+  });
 const use = () =>
   come(() => {
     const { name, email, password } = draft;
@@ -116,18 +113,12 @@ const alsoOwned = computed(() =>
     ({ id, role }) => id !== identity.view!.workspace.id && hasRight(role, 'people'),
   ),
 );
-async function take(): Promise<void> {
-  problem.value = '';
-  busy.value = true;
-  try {
+const take = () =>
+  busily(async () => {
     const { playerId } = await post<{ playerId: string }>('/links/take', { key });
     await router.replace({ name: 'bag', params: { playerId } });
-  } catch (error) {
-    problem.value = (error as Error).message;
-  } finally {
-    busy.value = false;
-  }
-}
+  });
+const goTo = (workspaceId: string) => busily(() => identity.enter(workspaceId, here));
 const join = () => come(() => post<SignedInView>('/links/join', { key }));
 </script>
 
@@ -150,7 +141,7 @@ const join = () => come(() => post<SignedInView>('/links/join', { key }));
       </p>
       <div v-if="alsoOwned.length" class="bar owned">
         <span class="quiet">To another workspace of yours:</span>
-        <NButton v-for="one in alsoOwned" :key="one.id" size="small" @click="identity.enter(one.id, here)"
+        <NButton v-for="one in alsoOwned" :key="one.id" size="small" @click="goTo(one.id)"
           >Go to {{ one.name }}</NButton
         >
       </div>

@@ -5,23 +5,22 @@ import { ROLE_WORDS, nameSchema, required, type SignedInView } from '@tasche/con
 import { reactive, ref } from 'vue';
 import { leavePlace } from '../api/leave-place';
 import { post } from '../api/request';
+import { useAttempt } from '../api/use-attempt';
 import { useForm } from '../fields/use-form';
 import { useIdentity } from './identity';
 
 /** The workspaces one belongs to, and another of one's own. */
 const identity = useIdentity();
 const draft = reactive({ name: '' });
-const problem = ref('');
+const { problem, attempt } = useAttempt();
 const adding = ref(false);
 const { rules, submit } = useForm(draft, { name: { label: 'Name', schema: required(nameSchema) } });
-async function add(): Promise<void> {
-  try {
+const add = () =>
+  attempt(async () => {
     await post<SignedInView>('/workspaces', { name: draft.name.trim() });
     await leavePlace({ to: '/roster', isOtherPerson: false });
-  } catch (error) {
-    problem.value = (error as Error).message;
-  }
-}
+  });
+const goTo = (workspaceId: string) => attempt(() => identity.enter(workspaceId));
 </script>
 
 <template>
@@ -37,9 +36,7 @@ async function add(): Promise<void> {
           <span class="quiet small">{{ ROLE_WORDS[one.role].name.toLowerCase() }}</span>
         </span>
         <span v-if="one.id === identity.view.workspace.id" class="quiet small">you are here</span>
-        <NButton v-else size="tiny" :aria-label="`Go to ${one.name}`" @click="identity.enter(one.id)"
-          >Go there</NButton
-        >
+        <NButton v-else size="tiny" :aria-label="`Go to ${one.name}`" @click="goTo(one.id)">Go there</NButton>
       </li>
     </ul>
     <NForm v-if="adding" ref="form" :model="draft" :rules="rules" size="small" @submit.prevent="submit(add)">
