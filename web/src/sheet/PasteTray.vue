@@ -64,7 +64,7 @@ const choices = computed(() =>
       <NButton size="small" @click="emit('close')">Close</NButton>
     </div>
     <p v-if="report.remarks?.length" class="quiet small">
-      Left out, as they name no club:
+      Not imported, as they name no club:
       {{
         report.remarks
           .slice(0, 5)
