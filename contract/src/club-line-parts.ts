@@ -122,10 +122,11 @@ export function readClubParts(words: readonly string[]): ClubLine | undefined {
     line[part.head] = part.text;
     i += part.words;
   }
-  return line.Carry === undefined ? undefined : withTotalBehindCarry(line);
+  if (line.Carry === undefined) return undefined;
+  return rest.some((word) => said(SAYS_OF_NEXT, word) === 'Carry') ? line : withTotalBehindCarry(line);
 }
 
-/** "Driver 210 total 230": no ball stops short of where it lands, so the smaller number is the carry. */
+/** "Driver 210 total 230", without a word for the carry: the smaller number is it. */
 function withTotalBehindCarry(line: ClubLine): ClubLine {
   const [carry, total] = [line.Carry, line.Total].map((text) => Number.parseFloat(text ?? ''));
   return total! < carry! ? { ...line, Carry: line.Total!, Total: line.Carry! } : line;

@@ -203,6 +203,8 @@ describe('a file of clubs as people keep it', () => {
       'driver 250 carry 270 total',
     ])
       expect(carries([said, '3w 230 carry 245 total', '7i 165 total 172'])).toEqual(totals);
+    // A wedge may spin back: what is said of each number stands.
+    expect(carries(['58° 90 carry 88 total', '7i 165 carry 172 total'])).toEqual(['58° 90 88', '7i 165 172']);
   });
 
   it('may be in German', () => {
