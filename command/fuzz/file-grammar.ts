@@ -73,6 +73,7 @@ export function strikesBody(chance: Chance): { body: string; type: string } {
     skipLines: 0,
     zoneMinutes: 0,
     clubs: {},
+    player: chance.one(['7 iron', 'Ann', '']),
     mapping: {
       columns: [
         { column: 0, field: 'club' },

@@ -2,7 +2,7 @@ import type { Column } from './columns.js';
 
 /**
  * Heads as lists in other languages have them, by what they mean here; from memory, no source. Files of launch
- * monitors have words of their own (`strike-columns.ts`).
+ * monitors have words of their own (`strike-heads.ts`).
  */
 export const HEADS_IN_OTHER_LANGUAGES: Readonly<Record<string, Column['id']>> = {
   // German

@@ -46,7 +46,10 @@ export {
 } from './monitor-lines.js';
 export * from './gauge-lines.js';
 export * from './club-labels.js';
-export * from './strike-columns.js';
+export * from './strike-fields.js';
+export * from './strike-heads.js';
+export * from './strike-mapping.js';
+export * from './strike-units.js';
 export * from './strike-rows.js';
 export * from './strike-import.js';
 export * from './course-schemas.js';

@@ -3,14 +3,10 @@ import * as yup from './yup.js';
 import { idSchema, finite, textSchema, shotKindSchema } from './schemas.js';
 import { sessionDetails, type SessionDetails } from './session-schemas.js';
 import { labelKey, type ClubMatch } from './club-labels.js';
-import {
-  STRIKE_FIELDS,
-  STRIKE_UNIT_FACTORS,
-  type FileMapping,
-  type StrikeField,
-  type StrikeUnit,
-} from './strike-columns.js';
+import { STRIKE_FIELDS, type StrikeField } from './strike-fields.js';
+import type { FileMapping } from './strike-mapping.js';
 import type { RowRefusal } from './strike-rows.js';
+import { STRIKE_UNIT_FACTORS, type StrikeUnit } from './strike-units.js';
 
 export const MAX_FILE_BYTES = 64_000_000;
 export const MAX_FILE_ROWS = 200_000;
@@ -44,6 +40,11 @@ export interface StrikeFileSpec {
    * the column have one label, ''.
    */
   clubs: Readonly<Record<string, ClubMatch>>;
+  /**
+   * Whose rows are imported, as the player column has it; those of others are left out. Not given, the file is of
+   * one player.
+   */
+  player?: string;
   /** Where, in what air, off what: the same for every day in the file. Its day is for rows that have none. */
   session: SessionDetails;
   /** Minutes east of UTC the file's clock was. */
@@ -58,6 +59,10 @@ export interface StrikeImportReport {
   /** Rows whose club is left out. */
   otherClubs: number;
   refused: number;
+  /** Rows of other players than the one asked for. */
+  otherPlayers: number;
+  /** Whose shots the file says they are; empty where no column says it. */
+  players: readonly { label: string; rows: number }[];
   /** The first of those refused, by their line in the file. */
   refusals: readonly ({ line: number } & RowRefusal)[];
   /** How often each reason came up. */
@@ -156,6 +161,7 @@ const orderSchema = yup
     hasHeads: yup.boolean().strict(),
     mapping: required(mappingSchema),
     clubs: clubsSchema,
+    player: textSchema(200),
     session: required(
       yup
         .object({

@@ -9,13 +9,9 @@ import {
   type StrikePart,
 } from '@tasche/core';
 import { clubOfLine } from './club-of-line.js';
-import {
-  STRIKE_UNIT_FACTORS,
-  isUnitRow,
-  strikeField,
-  type FileMapping,
-  type StrikeField,
-} from './strike-columns.js';
+import { strikeField, type StrikeField } from './strike-fields.js';
+import type { FileMapping } from './strike-mapping.js';
+import { STRIKE_UNIT_FACTORS, isUnitRow, strikeUnitOf } from './strike-units.js';
 
 /** A row of a launch monitor's file, read. */
 export interface StrikeRow {
@@ -26,9 +22,20 @@ export interface StrikeRow {
   day: string | undefined;
   time: string | undefined;
   given: Strike;
+  /** Whose shot it is, where a column says it. */
+  player?: string;
   /** Ball speed over club speed, where a column says it. */
   smash?: number;
+  /** Spin about the upright axis, to the right where positive, where a column says it. */
+  sideSpinRpm?: number;
 }
+
+/** What a row may say that is not kept, but worked into what is. */
+const WORKED_IN_BOUNDS = {
+  smash: SMASH_BOUNDS,
+  sideSpinRpm: [-STRIKE_BOUNDS.spinRpm[1], STRIKE_BOUNDS.spinRpm[1]],
+} as const;
+type WorkedIn = keyof typeof WORKED_IN_BOUNDS;
 
 /** A row that cannot be taken: the column, what stands there, and why. */
 export interface RowRefusal {
@@ -38,17 +45,26 @@ export interface RowRefusal {
 }
 
 /** Null is a line that is no row of shots, and no fault: one that names a club, or the heads once more. */
-type ReadRow = { ok: true; row: StrikeRow } | { ok: false; refusal: RowRefusal } | null;
+type ReadRow =
+  { ok: true; row: StrikeRow } | { ok: false; refusal: RowRefusal; player?: string | undefined } | null;
 
 /** What devices write where they saw nothing. */
 const NOTHING = /^(|-+|–|—|n\/?a|nan|null|none|\?+)$/i;
 /** Bytes that were no text in the file's encoding, and signs no number, name or date holds. */
 const GARBAGE = /[\uFFFD\u0000-\u0008\u000b\u000c\u000e-\u001f]/;
 /**
- * What devices call the lines in which they sum shots up; the least and the most only where a row is numbered.
+ * What devices call the lines in which they sum shots up, in English and other languages, from memory; the least
+ * and the most only where a row is numbered.
  */
-const SUMMARY =
-  /^(avg|average|averages|mean|median|mittel|mittelwert|durchschnitt|schnitt|std|stdev|std ?dev|standard deviation|standardabweichung|deviation|streuung|consistency|konsistenz)\.?$/i;
+const SUMMARY = new RegExp(
+  `^(${[
+    'avg|averages?|mean|median|std|std ?dev|standard deviation|deviation|consistency',
+    'mittel|mittelwert|durchschnitt|schnitt|standardabweichung|streuung|konsistenz',
+    'moyenne|écart[- ]type|promedio|media|média|desviación( estándar| típica)?|deviazione standard|desvio padrão',
+    'gemiddelde?|standaardafwijking|medel|medelvärde|genomsnitt|gennemsnit|gjennomsnitt|snitt|standardav(vikelse|vik)',
+  ].join('|')})\\.?$`,
+  'i',
+);
 const FIRST_SUMMARY = /^(min|max|minimum|maximum|total|totals|sum|summe|gesamt)\.?$/i;
 
 /** The reason why a line about the shots, such as their average, is not imported. */
@@ -90,7 +106,7 @@ export function strikeRowReader(
   heads: readonly string[],
 ): (cells: readonly string[]) => ReadRow {
   const readers = mapping.columns.map(({ column, field, unit }): Reader => {
-    const [min, max] = field === 'smash' ? SMASH_BOUNDS : (STRIKE_BOUNDS[field as StrikePart] ?? [0, 0]);
+    const [min, max] = STRIKE_BOUNDS[field as StrikePart] ?? WORKED_IN_BOUNDS[field as WorkedIn] ?? [0, 0];
     return {
       column,
       field,
@@ -102,6 +118,8 @@ export function strikeRowReader(
       most: max,
     };
   });
+  // Whose row it is must be known before anything in it is complained of.
+  readers.sort((a, b) => Number(b.field === 'player') - Number(a.field === 'player'));
   const [firstHead] = heads;
   const areHeads = (cells: readonly string[]) =>
     cells[0]?.trim() === firstHead &&
@@ -128,19 +146,36 @@ export function strikeRowReader(
         return {
           ok: false,
           refusal: { column: reader.head, text: text.slice(0, 80).replace(GARBAGE, '?'), reason },
+          player: row.player,
         };
     }
     if (!isEnough(row.given))
       return {
         ok: false,
         refusal: { column: '', text: '', reason: 'no carry, total, ball speed or club speed' },
+        player: row.player,
       };
     return { ok: true, row };
   };
 }
 
-/** What was given, with the speed that follows from the other one and the smash. */
-export function givenWithSmash({ given, smash }: StrikeRow): Strike {
+/**
+ * What was given, with what follows from it: the speed from the other one and the smash, the axis of the spin
+ * and the whole of it from that backwards and that to the side, its two parts.
+ */
+export function givenOf({ given, smash, sideSpinRpm }: StrikeRow): Strike {
+  return withSmash(withSideSpin(given, sideSpinRpm), smash);
+}
+
+function withSideSpin(given: Strike, side: number | undefined): Strike {
+  const { spinRpm: back, spinAxisDeg } = given;
+  if (side === undefined || spinAxisDeg !== undefined || !back) return given;
+  const spinRpm = Math.round(Math.hypot(back, side) * 1e4) / 1e4;
+  if (spinRpm > STRIKE_BOUNDS.spinRpm[1]) return given;
+  return { ...given, spinRpm, spinAxisDeg: Math.round((Math.atan2(side, back) * 180e4) / Math.PI) / 1e4 };
+}
+
+function withSmash(given: Strike, smash: number | undefined): Strike {
   if (smash === undefined) return given;
   const { clubSpeedMps, ballSpeedMps } = given;
   const round = (value: number) => Math.round(value * 1e4) / 1e4;
@@ -151,8 +186,10 @@ export function givenWithSmash({ given, smash }: StrikeRow): Strike {
     : given;
 }
 
+const SIDEWAYS: readonly StrikeField[] = ['offlineM', 'azimuthDeg', 'spinAxisDeg', 'sideSpinRpm'];
+
 function isSideways(field: StrikeField): boolean {
-  return field === 'offlineM' || field === 'azimuthDeg' || field === 'spinAxisDeg';
+  return SIDEWAYS.includes(field);
 }
 
 /** Puts a cell into the row, or says why it cannot be. */
@@ -179,12 +216,12 @@ function take(row: StrikeRow, reader: Reader, text: string, mapping: FileMapping
     case 'at':
     case 'time':
       return takeMoment(row, text, mapping);
-    case 'smash': {
-      const parsed: Strike & { smash?: number } = {};
-      const reason = takeNumber(parsed, reader, 'smash', text, mapping.decimal);
-      if (parsed.smash !== undefined) row.smash = parsed.smash;
-      return reason;
-    }
+    case 'player':
+      row.player = text;
+      return undefined;
+    case 'smash':
+    case 'sideSpinRpm':
+      return takeNumber(row, reader, reader.field, text, mapping.decimal);
     default:
       return takeNumber(row.given, reader, reader.field, text, mapping.decimal);
   }
@@ -195,22 +232,29 @@ const NUMBER_COMMA = /^([LR])?\s*([-+−]?(?:\d+(?:\.\d{3})*(?:,\d*)?|,\d+))\s*(
 
 function takeNumber<Part extends string>(
   into: Partial<Record<Part, number>>,
-  { factor, unit, least: min, most: max }: Reader,
+  reader: Reader,
   field: Part,
   text: string,
   decimal: '.' | ',',
 ): string | undefined {
   if (NOTHING.test(text)) return undefined;
+  const { unit, least: min, most: max } = reader;
   const match = (decimal === ',' ? NUMBER_COMMA : NUMBER_POINT).exec(text);
   if (!match) return 'is not a number';
   const plain =
     decimal === ',' ? match[2]!.replace(/\./g, '').replace(',', '.') : match[2]!.replace(/,/g, '');
+  // A unit behind the number is that of the number, whatever the column's is.
+  const saidUnit = strikeUnitOf(match[3] ?? '');
+  const isOther =
+    saidUnit !== undefined && saidUnit !== unit && strikeField(reader.field).units.includes(saidUnit);
+  const unitHere = isOther ? saidUnit : unit;
+  const factor = isOther ? STRIKE_UNIT_FACTORS[saidUnit] * Math.sign(reader.factor) : reader.factor;
   let value = Number(plain.replace('−', '-')) * factor;
   // "3.2 L": a side said by its letter is left or right whatever its sign.
   const side = (match[1] ?? match[3] ?? '').toUpperCase();
   if (side === 'L' || side === 'R') value = Math.abs(value) * (side === 'L' ? -1 : 1);
   if (!(value >= min && value <= max))
-    return `must be between ${shown(min / Math.abs(factor))} and ${shown(max / Math.abs(factor))}${unit && ` ${unit}`}`;
+    return `must be between ${shown(min / Math.abs(factor))} and ${shown(max / Math.abs(factor))}${unitHere && ` ${unitHere}`}`;
   // A tenth of a millimetre is more than any device sees.
   into[field] = Math.round(value * 1e4) / 1e4;
   return undefined;

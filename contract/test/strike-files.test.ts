@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
-  STRIKE_FIELDS,
+  strikeFieldOf,
   guessClub,
   guessMapping,
   guessWithoutHeads,
@@ -9,7 +9,7 @@ import {
   readMonitorLine,
   splitHead,
   strikeRowReader,
-  givenWithSmash,
+  givenOf,
   writeLine,
   type FileMapping,
   type LabelledClub,
@@ -228,14 +228,14 @@ describe('smash and attack angle', () => {
   it('are kept, and the speed that is missing follows from the other', () => {
     const told = row('150', '1.5', '-1.2', '');
     expect(told).toMatchObject({ smash: 1.5, given: { attackDeg: -1.2 } });
-    expect(givenWithSmash(told).clubSpeedMps).toBeCloseTo(100 * 0.44704, 3);
-    expect(givenWithSmash(row('', '1.4', '', '100')).ballSpeedMps).toBeCloseTo(140 * 0.44704, 3);
+    expect(givenOf(told).clubSpeedMps).toBeCloseTo(100 * 0.44704, 3);
+    expect(givenOf(row('', '1.4', '', '100')).ballSpeedMps).toBeCloseTo(140 * 0.44704, 3);
   });
 
   it('say nothing where both speeds were measured, or none', () => {
     const both = row('150', '1.3', '', '100');
-    expect(givenWithSmash(both)).toBe(both.given);
-    expect(givenWithSmash(row('150', '', '', ''))).toEqual({
+    expect(givenOf(both)).toBe(both.given);
+    expect(givenOf(row('150', '', '', ''))).toEqual({
       ballSpeedMps: expect.closeTo(67.056, 3) as number,
     });
   });
@@ -273,7 +273,7 @@ describe('columns by their headers', () => {
     ['Date', 'at', undefined],
   ] as const)('%s is %s in %s', (head, field, unit) => {
     const split = splitHead(head);
-    expect(STRIKE_FIELDS.find(({ heads }) => heads.test(split.words))?.field).toBe(field);
+    expect(strikeFieldOf(head)).toBe(field);
     expect(split.unit).toBe(unit);
   });
   it('a row of units under the headers is a row of units', () => {

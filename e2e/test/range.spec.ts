@@ -102,6 +102,19 @@ test('a messy file is mapped, looked at, corrected, taken, taken back, and known
     .click();
   await page.getByRole('link', { name: 'Range' }).click();
   await expect(page.getByText('No shots yet')).toBeVisible();
+
+  // A file of two players: their own shots are found by their name, another's are asked for.
+  await page.goto(`${player}/range/import`);
+  const both = 'Player,Club,Carry (yd)\nMessy File,7i,171\nBo Carr,7i,150\nMessy File,7i,172';
+  await file.setInputFiles({ name: 'both.csv', mimeType: 'text/csv', buffer: Buffer.from(both) });
+  const whose = page.getByLabel('Import the shots of');
+  await expect(whose).toHaveText('Messy File (2)');
+  await expect(page.getByText('2 to import, 1 of other players')).toBeVisible();
+  await choose(whose, 'Bo Carr (1)');
+  await page.getByRole('button', { name: 'Import 1 shot' }).click();
+  await expect(page.getByRole('status').filter({ hasText: '1 shot imported' })).toContainText(
+    '2 of other players.',
+  );
 });
 
 test('a long file shows its progress and can be cancelled: nothing is kept', async ({ page }) => {

@@ -316,6 +316,42 @@ describe('a launch monitor’s file', () => {
     expect(strikes.map(({ given }) => given.carryM).toSorted()).toEqual([149, 150, 151]);
   });
 
+  it('may hold the shots of several players: of one they say, nothing of the others is taken or complained of', async () => {
+    const me = await bench.player();
+    await bench.club(me, '7 iron');
+    const heads = ['Player', 'Club', 'Carry'];
+    const list = [
+      ...['Player,Club,Carry', 'Ann Bell,7 iron,151', 'Ann Bell,7 iron,149', 'Bo Carr,7 iron,129'],
+      ...['Bo Carr,9 iron,far', 'Average,,140'],
+    ].join('\n');
+    const columns = [
+      { column: 0, field: 'player' as const },
+      { column: 1, field: 'club' as const },
+      { column: 2, field: 'carryM' as const, unit: 'm' as const },
+    ];
+    const asked = (more: Partial<StrikeFileSpec> = {}) =>
+      order({}, { heads, mapping: { ...MAPPING, columns }, ...more });
+    const look = await report(send(me, asked(), list, 'none'));
+    expect(look.players).toEqual([
+      { label: 'Ann Bell', rows: 2 },
+      { label: 'Bo Carr', rows: 2 },
+    ]);
+    const { body } = await send(me, asked(), list).expect(400);
+    expect(body).toMatchObject({
+      message: expect.stringContaining('the shots of 2 players; say whose to import'),
+      fields: [{ field: 'player', message: 'is missing' }],
+    });
+    expect((await strikesOf(bench, me)).strikes).toEqual([]);
+    const taken = await report(send(me, asked({ player: 'ann  BELL' }), list));
+    expect(taken).toMatchObject({ rows: 5, taken: 2, otherPlayers: 2, refused: 1 });
+    expect(taken.labels.map(({ label }) => label)).toEqual(['7 iron']);
+    const { strikes } = await strikesOf(bench, me);
+    expect(strikes.map(({ given }) => given.carryM).toSorted()).toEqual([149, 151]);
+    // Of a file with one name nobody is asked.
+    const one = await report(send(me, asked(), 'Player,Club,Carry\nBo Carr,7 iron,128', 'good'));
+    expect(one).toMatchObject({ taken: 1, players: [{ label: 'Bo Carr', rows: 1 }] });
+  });
+
   it('may have a part for each club, under a line that names it', async () => {
     const me = await bench.player();
     const [seven, wedge] = [await bench.club(me, '7 iron'), await bench.club(me, 'PW')];

@@ -129,6 +129,8 @@ export async function importStrikes(
             `The file has more than ${MAX_FILE_ROWS.toLocaleString('en')} rows; nothing was imported. Split it.`,
             [{ field: 'file', message: 'too many rows' }],
           );
+        const player = answer.ok ? answer.row.player : answer.player;
+        if (player !== undefined && !count.isAsked(player)) continue;
         if (!answer.ok) {
           count.refuse(line, answer.refusal);
           continue;
@@ -156,6 +158,7 @@ export async function importStrikes(
     }
     await writing;
     if (take === 'none' || count.taken === 0) return count.report(null);
+    count.mustBeOfOnePlayer();
     await rememberMapping(em, scope.workspaceId, order);
     if (signal) stopIfHungUp(signal);
     const days = count.days.size;

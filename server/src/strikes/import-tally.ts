@@ -1,5 +1,6 @@
 import {
   guessClub,
+  labelKey,
   MAX_FILE_DAYS,
   MAX_LABELS,
   MAX_REFUSALS_NAMED,
@@ -31,10 +32,12 @@ export class ImportTally {
   duplicates = 0;
   otherClubs = 0;
   refused = 0;
+  otherPlayers = 0;
   readonly days = new Map<string, number>();
   readonly #refusals: ({ line: number } & RowRefusal)[] = [];
   readonly #reasons = new Map<string, { column: string; reason: string; count: number }>();
   readonly #labels = new Map<string, LabelCount>();
+  readonly #players = new Map<string, { label: string; rows: number }>();
 
   /** Putts are not measured by their carry: rows of a putter are left out unless a person says otherwise. */
   readonly #fullSwingClubs: readonly Club[];
@@ -44,6 +47,31 @@ export class ImportTally {
     readonly order: StrikeFileSpec,
   ) {
     this.#fullSwingClubs = clubs.filter(({ kind }) => isFullSwing(kind));
+  }
+
+  /** Counts a row as a player's. @returns whether it is one of those asked for */
+  isAsked(player: string): boolean {
+    const key = labelKey(player);
+    const entry = this.#players.get(key) ?? { label: player, rows: 0 };
+    if (entry.rows === 0 && this.#players.size >= MAX_LABELS)
+      throw badInput(
+        `The player column holds more than ${MAX_LABELS} different names; is it the right column?`,
+        [{ field: 'mapping.columns', message: 'player' }],
+      );
+    entry.rows += 1;
+    this.#players.set(key, entry);
+    const isOther = this.order.player !== undefined && labelKey(this.order.player) !== key;
+    if (isOther) this.otherPlayers += 1;
+    return !isOther;
+  }
+
+  /** @throws HttpError where the file holds shots of several players and nobody said whose to import */
+  mustBeOfOnePlayer(): void {
+    if (this.order.player === undefined && this.#players.size > 1)
+      throw badInput(
+        `The file holds the shots of ${this.#players.size} players; say whose to import. Nothing was imported.`,
+        [{ field: 'player', message: 'is missing' }],
+      );
   }
 
   /**
@@ -102,13 +130,15 @@ export class ImportTally {
   }
 
   report(changeId: string | null): StrikeImportReport {
-    const { rows, taken, duplicates, otherClubs, refused } = this;
+    const { rows, taken, duplicates, otherClubs, refused, otherPlayers } = this;
     return {
       rows,
       taken,
       duplicates,
       otherClubs,
       refused,
+      otherPlayers,
+      players: [...this.#players.values()],
       changeId,
       refusals: this.#refusals,
       reasons: [...this.#reasons.values()].sort((a, b) => b.count - a.count),

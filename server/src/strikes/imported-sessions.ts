@@ -1,4 +1,4 @@
-import { givenWithSmash, type ClubMatch, type StrikeFileSpec, type StrikeRow } from '@tasche/contract';
+import { givenOf, type ClubMatch, type StrikeFileSpec, type StrikeRow } from '@tasche/contract';
 import { v4 as newId } from 'uuid';
 import type { ChangeRecorder } from '../changes/change-recorder.js';
 import type { Session } from '../sessions/session.js';
@@ -32,7 +32,7 @@ export class ImportedSessions {
         number,
         hitAt: row.time === undefined ? null : `${day}T${row.time}${zone(this.order.zoneMinutes)}`,
         builtOn: day,
-        given: givenWithSmash(row),
+        given: givenOf(row),
         deviceKey: key,
         changeId: null,
       });

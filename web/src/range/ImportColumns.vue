@@ -135,6 +135,9 @@ const samples = (column: number) =>
         label="Dates"
         :options="['day first', 'month first']"
     /></label>
+    <span v-if="!remembered && look.guess.areDatesUnsure" class="verdict warning"
+      >◆ day or month first? check the days in the preview</span
+    >
     <NCheckbox :checked="mapping.leftIsPositive" @update:checked="set({ leftIsPositive: $event })"
       >left is positive in this file</NCheckbox
     >

@@ -14,8 +14,8 @@ const refused = computed(() => refusedRows(props.report));
 <template>
   <NCard tag="section" class="result" role="status">
     <p v-if="report.taken > 0" class="verdict fine">
-      ● {{ digits(report.taken) }} shots imported, on {{ report.days.length }}
-      {{ report.days.length === 1 ? 'day' : 'days' }}.
+      ● {{ digits(report.taken) }} {{ report.taken === 1 ? 'shot' : 'shots' }} imported, on
+      {{ report.days.length }} {{ report.days.length === 1 ? 'day' : 'days' }}.
     </p>
     <p v-else class="verdict warning">◆ Nothing new in it.</p>
     <p class="small">
@@ -23,6 +23,7 @@ const refused = computed(() => refusedRows(props.report));
         >{{ digits(report.duplicates) }} were here already or twice in the file. </template
       ><template v-if="report.otherClubs"
         >{{ digits(report.otherClubs) }} with clubs that were left out. </template
+      ><template v-if="report.otherPlayers">{{ digits(report.otherPlayers) }} of other players. </template
       ><template v-if="refused.refused">{{ digits(refused.refused) }} could not be imported. </template>Ctrl Z
       undoes it.
     </p>

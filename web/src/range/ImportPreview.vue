@@ -63,6 +63,7 @@ function setShot(label: string, match: ClubMatch, shot: ShotKind): void {
       >, {{ digits(count.known) }} known already or twice in the file</template
     ><template v-if="refused.summaryRows"
       >, {{ counted(refused.summaryRows, 'line') }} of averages and the like left out</template
+    ><template v-if="report.otherPlayers">, {{ digits(report.otherPlayers) }} of other players</template
     ><template v-if="refused.refused"
       >, <span class="verdict error">■ {{ digits(refused.refused) }} that cannot be imported</span></template
     >.

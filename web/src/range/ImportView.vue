@@ -17,6 +17,7 @@ import TextField from '../fields/TextField.vue';
 import { useIdentity } from '../people/identity';
 import { mayDoHere } from '../people/rights';
 import { useSheet } from '../sheet/sheet-store';
+import FilePlayers from './FilePlayers.vue';
 import ImportColumns from './ImportColumns.vue';
 import ImportDone from './ImportDone.vue';
 import ImportPreview from './ImportPreview.vue';
@@ -37,6 +38,9 @@ const {
   remembered,
   session,
   report,
+  player,
+  ask,
+  isPlayerOpen,
   done,
   problem,
   share,
@@ -130,7 +134,15 @@ const noClubColumn = computed(
         <NButton :disabled="!isReady" @click="send('none')" type="primary">Preview the import</NButton>
       </p>
       <template v-if="report">
+        <FilePlayers
+          class="players"
+          :asked="player"
+          :players="report.players"
+          :name="store.sheet!.player.name"
+          @update:asked="ask"
+        />
         <ImportPreview
+          v-if="!isPlayerOpen"
           :report="report"
           :unit="unit"
           :is-of-one-club="noClubColumn"
@@ -138,7 +150,7 @@ const noClubColumn = computed(
           @match="setMatch"
           @save-refusals="saveRefusals"
         />
-        <p class="bar take">
+        <p v-if="!isPlayerOpen" class="bar take">
           <NButton :disabled="sending !== null || count?.shots === 0" @click="send('good')" type="primary">
             {{ takeWords }}</NButton><RouterLink
             class="plain-button"
@@ -157,6 +169,9 @@ h2 {
 }
 .progress {
   margin: 10px 0;
+}
+.players {
+  margin: 14px 0 0;
 }
 .take {
   margin-top: 14px;

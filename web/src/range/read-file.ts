@@ -1,10 +1,9 @@
 import {
   DELIMITERS,
-  STRIKE_FIELDS,
   guessMapping,
   guessWithoutHeads,
   isNumberCell,
-  splitHead,
+  strikeFieldOf,
   type Delimiter,
   type FileEncoding,
   type MappingGuess,
@@ -70,7 +69,7 @@ function filledRows(rows: readonly (readonly string[])[]): (readonly string[])[]
 
 /** How many cells of a line name a column launch monitors have. */
 function knownHeads(row: readonly string[]): number {
-  return row.filter((cell) => STRIKE_FIELDS.some(({ heads }) => heads.test(splitHead(cell).words))).length;
+  return row.filter((cell) => strikeFieldOf(cell) !== undefined).length;
 }
 
 /** The line that names most columns a launch monitor has. */

@@ -5,6 +5,7 @@ import {
   headsKey,
   labelKey,
   type ClubMatch,
+  type ColumnMapping,
   type KnownMapping,
   type SessionDetails,
   type StrikeFileSpec,
@@ -27,6 +28,18 @@ import { lookAtFile, type FileLook } from './read-file';
 /** Without one of these nothing can be made of a row. */
 const ENOUGH = ['carryM', 'totalM', 'ballSpeedMps', 'clubSpeedMps'];
 
+/** As the last time, and whose the rows are in any case: a file of this source may hold others' for the first time. */
+function columnsRead(
+  guess: readonly ColumnMapping[],
+  known: readonly ColumnMapping[] = guess,
+): readonly ColumnMapping[] {
+  const player = guess.filter(
+    ({ field, column }) =>
+      field === 'player' && !known.some((one) => one.field === field || one.column === column),
+  );
+  return [...known, ...player];
+}
+
 /** A launch monitor's file on its way in: looked at, mapped, tried without being kept, taken. */
 export function useFileImport(playerId: () => string, baseline: () => PlayingConditions) {
   const store = useSheet();
@@ -46,6 +59,8 @@ export function useFileImport(playerId: () => string, baseline: () => PlayingCon
     notes: '',
   });
   const clubs = reactive<Record<string, ClubMatch>>({});
+  /** Whose rows are imported, as the file has it; undefined where nobody said it. */
+  const player = ref<string>();
   /** What would come of it; null where something was said since that may change it. */
   const report = shallowRef<StrikeImportReport | null>(null);
   const done = shallowRef<StrikeImportReport | null>(null);
@@ -70,9 +85,11 @@ export function useFileImport(playerId: () => string, baseline: () => PlayingCon
         `/file-mapping?heads=${encodeURIComponent(headsKey(seen.heads))}`,
       ).catch(() => null);
       remembered.value = known !== null;
-      const { columns, decimal, dates, unitRows, leftIsPositive } = known?.mapping ?? seen.guess;
+      const { decimal, dates, unitRows, leftIsPositive } = known?.mapping ?? seen.guess;
+      const columns = columnsRead(seen.guess.columns, known?.mapping.columns);
       const clubLines = known?.mapping.clubLines ?? seen.guess.clubLines ?? false;
       mapping.value = { columns: [...columns], decimal, dates, unitRows, leftIsPositive, clubLines };
+      player.value = undefined;
       for (const key of Object.keys(clubs)) delete clubs[key];
       // What the clubs of this source were the last time, as far as the locker still has them.
       for (const [label, match] of Object.entries(known?.clubs ?? {}))
@@ -89,7 +106,13 @@ export function useFileImport(playerId: () => string, baseline: () => PlayingCon
     report.value = null;
   }
 
+  function ask(whose: string | undefined): Promise<void> {
+    player.value = whose;
+    return send('none');
+  }
+
   function order(): StrikeFileSpec {
+    const isOfSeveral = mapping.value.columns.some(({ field }) => field === 'player');
     const { encoding, delimiter, heads, skipLines, hasHeads } = look.value!;
     return {
       source: file.value!.name.slice(0, 200),
@@ -100,6 +123,7 @@ export function useFileImport(playerId: () => string, baseline: () => PlayingCon
       hasHeads,
       mapping: { ...mapping.value, columns: mapping.value.columns.map((one) => ({ ...one })) },
       clubs: { ...clubs },
+      ...(isOfSeveral && player.value !== undefined && { player: player.value }),
       session: { ...session, name: session.name.trim() || 'Range' },
       zoneMinutes: -new Date().getTimezoneOffset(),
     };
@@ -119,6 +143,12 @@ export function useFileImport(playerId: () => string, baseline: () => PlayingCon
     try {
       const answer = await sending.value.answer;
       if (take === 'none') {
+        const own = answer.players.find(({ label }) => labelKey(label) === ownName());
+        if (own && answer.players.length > 1 && player.value === undefined) {
+          sending.value = null;
+          await ask(own.label);
+          return;
+        }
         report.value = answer;
         for (const { label, match } of answer.labels)
           if (!Object.hasOwn(clubs, labelKey(label))) clubs[labelKey(label)] = match;
@@ -133,6 +163,10 @@ export function useFileImport(playerId: () => string, baseline: () => PlayingCon
       sending.value = null;
     }
   }
+
+  const ownName = () => labelKey(store.sheet!.player.name);
+  /** Several players are in the file, and nobody said whose shots are imported. */
+  const isPlayerOpen = computed(() => (report.value?.players.length ?? 0) > 1 && player.value === undefined);
 
   /** Every row left out, as a file to go through. */
   function saveRefusals(): void {
@@ -159,6 +193,9 @@ export function useFileImport(playerId: () => string, baseline: () => PlayingCon
     remembered,
     session,
     report,
+    player,
+    ask,
+    isPlayerOpen,
     done,
     problem,
     share,

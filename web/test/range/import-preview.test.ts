@@ -44,6 +44,8 @@ describe('the preview of a file', () => {
     duplicates: 0,
     otherClubs: 0,
     refused: 0,
+    otherPlayers: 0,
+    players: [],
     refusals: [],
     reasons: [],
     labels,
