@@ -5,6 +5,7 @@ import { lieInText, withoutLie } from './lie-words.js';
 import { readDistance, withoutAbout } from './numbers-in-text.js';
 import { MAX_PLAYED_SHOTS, type PlayedShot } from './played-shots.js';
 import { inputShown } from './schemas.js';
+import { guessDelimiter } from './split-table.js';
 
 /** A line that could not be read: which, what stands there, and why. */
 interface ShotRefusal {
@@ -34,9 +35,8 @@ type Columns = Partial<Record<keyof PlayedShot, number>>;
  * @param clubs those a label may mean
  */
 export function readPlayedShots(text: string, clubs: readonly LabelledClub[], unit: DistanceUnit): ReadShots {
-  const rows = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), {
-    delimitersToGuess: [',', ';', '\t', '|'],
-  }).data;
+  const clean = text.replace(/^\uFEFF/, '');
+  const rows = Papa.parse<string[]>(clean, { delimiter: guessDelimiter(clean) }).data;
   const read: ReadShots = { shots: [], refused: [], putts: 0 };
   const heads = columnsOf(rows[0] ?? []);
   for (const [i, cells] of rows.entries()) {

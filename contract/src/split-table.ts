@@ -15,6 +15,10 @@ const MAX_COLUMN_LINES = 2000;
 /** Lines by which the sign between cells is told. */
 const LINES_TO_GUESS_BY = 40;
 
+/** What parts the cells of a table, the surest sign first. */
+export const DELIMITERS = ['\t', ';', ',', '|'] as const;
+export type Delimiter = (typeof DELIMITERS)[number];
+
 export const isBlankRow = (row: readonly string[]): boolean => row.every((cell) => cell.trim() === '');
 
 /**
@@ -24,13 +28,7 @@ export const isBlankRow = (row: readonly string[]): boolean => row.every((cell) 
  */
 export function splitTable(text: string): string[][] {
   const clean = text.replace(/^\uFEFF/, '');
-  // Empty lines would speak against any sign that parts the others.
-  const { meta } = Papa.parse<string[]>(clean, {
-    delimitersToGuess: ['\t', ';', ',', '|'],
-    skipEmptyLines: 'greedy',
-    preview: LINES_TO_GUESS_BY,
-  });
-  const delimiter = isOneColumn(clean) ? '\t' : meta.delimiter;
+  const delimiter = isOneColumn(clean) ? '\t' : guessDelimiter(clean);
   const { data, errors } = Papa.parse<string[]>(clean, { delimiter });
   const broken = errors.find((error) => error.type === 'Quotes');
   if (broken) throw new TableError(`row ${(broken.row ?? 0) + 1}: ${broken.message}`);
@@ -43,6 +41,17 @@ export function splitTable(text: string): string[][] {
   if (long !== -1)
     throw new TableError(`row ${long + 1}: a quote is opened and not closed within ${MAX_CELL_LINES} lines`);
   return data.slice(0, data.findLastIndex((row) => !isBlankRow(row)) + 1);
+}
+
+/** The sign between the cells of a text; a comma where it has one cell a line. */
+export function guessDelimiter(text: string): Delimiter {
+  // Empty lines would speak against any sign that parts the others: one at the end hides that between two columns.
+  const { meta } = Papa.parse<string[]>(text, {
+    delimitersToGuess: [...DELIMITERS],
+    skipEmptyLines: 'greedy',
+    preview: LINES_TO_GUESS_BY,
+  });
+  return DELIMITERS.find((one) => one === meta.delimiter) ?? ',';
 }
 
 /** A column of numbers with decimal commas, "31,5", is not two columns parted by commas. */

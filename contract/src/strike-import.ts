@@ -3,6 +3,7 @@ import * as yup from './yup.js';
 import { idSchema, finite, textSchema, shotKindSchema } from './schemas.js';
 import { sessionDetails, type SessionDetails } from './session-schemas.js';
 import { labelKey, type ClubMatch } from './club-labels.js';
+import { DELIMITERS, type Delimiter } from './split-table.js';
 import { STRIKE_FIELDS, type StrikeField } from './strike-fields.js';
 import type { FileMapping } from './strike-mapping.js';
 import type { RowRefusal } from './strike-rows.js';
@@ -20,9 +21,6 @@ export const MAX_ORDER_CHARACTERS = 64_000;
 
 export type FileEncoding = 'utf-8' | 'utf-16le' | 'utf-16be' | 'windows-1252';
 const FILE_ENCODINGS: readonly FileEncoding[] = ['utf-8', 'utf-16le', 'utf-16be', 'windows-1252'];
-export const DELIMITERS = [',', ';', '\t', '|'] as const;
-export type Delimiter = (typeof DELIMITERS)[number];
-
 /** How a launch monitor's file is to be taken in: everything a person was shown and could change before. */
 export interface StrikeFileSpec {
   /** The file's name. */

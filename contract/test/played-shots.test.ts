@@ -89,6 +89,10 @@ describe('what was hit from where, as it is recorded', () => {
     expect(read('1: driver, 2 iron 150')).toMatchObject({ shots: [], refused: [{ line: 1 }] });
   });
 
+  it('a short CSV of two columns, whatever parts them, with an empty line at its end', () => {
+    for (const sign of [';', '\t', '|'])
+      expect(read(`Club${sign}Distance\n7i${sign}165\n`).shots).toEqual([shot('7 iron', 165)]);
+  });
   it('a CSV by the names of its columns, in any order, some of them empty', () => {
     const csv = 'Lie,Club,Hole,Distance\nrough,7 iron,4,165\n,PW,,\ntee,Driver,1,\n';
     expect(read(csv).shots).toEqual([

@@ -103,6 +103,9 @@ const noClubColumn = computed(
     <ImportDone v-if="done" :player-id="playerId" :report="done" @save-refusals="saveRefusals" />
     <template v-if="look && !done">
       <h2>Columns <span v-if="remembered" class="small quiet">read as last time</span></h2>
+      <p v-if="look.isListed" class="small quiet">
+        The file has a column or a row for each club; each number in it is a carry.
+      </p>
       <ImportColumns
         :mapping="mapping"
         :look="look"

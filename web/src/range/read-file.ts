@@ -1,5 +1,5 @@
 import {
-  DELIMITERS,
+  guessDelimiter,
   guessMapping,
   guessWithoutHeads,
   isNumberCell,
@@ -10,9 +10,14 @@ import {
 } from '@tasche/contract';
 import Papa from 'papaparse';
 import { textOfBytes } from '../files/text-of-file';
+import { shotsByClub } from './shots-by-club';
 
 /** A launch monitor's file as far as its beginning shows it. */
 export interface FileLook {
+  /** What is sent: the file, or the list made of it. */
+  file: Blob;
+  /** Its clubs were heads, or had their shots behind them: it was made a list with a row a shot. */
+  isListed: boolean;
   encoding: FileEncoding;
   delimiter: Delimiter;
   /** Lines before the one with the heads, or before the first row where there are none. */
@@ -37,15 +42,17 @@ const MAX_LINES_BEFORE = 20;
 export async function lookAtFile(file: Blob, distanceUnit: 'yd' | 'm'): Promise<FileLook> {
   const bytes = new Uint8Array(await file.slice(0, SAMPLE_BYTES).arrayBuffer());
   const { text, encoding } = textOfBytes(bytes, bytes.length < file.size);
-  const { data, meta } = Papa.parse<string[]>(text.replace(/\r\n?/g, '\n'), {
-    delimitersToGuess: [...DELIMITERS],
-    newline: '\n',
-    preview: SAMPLE_ROWS,
-  });
-  const delimiter = DELIMITERS.find((one) => one === meta.delimiter) ?? ',';
+  const lines = text.replace(/\r\n?/g, '\n');
+  const delimiter = guessDelimiter(lines);
+  const { data } = Papa.parse<string[]>(lines, { delimiter, newline: '\n', preview: SAMPLE_ROWS });
+  const list = bytes.length === file.size ? shotsByClub(data) : undefined;
+  if (list) {
+    const made = new Blob([Papa.unparse(list)]);
+    return { ...(await lookAtFile(made, distanceUnit)), isListed: true };
+  }
   const skipLines = headLine(data);
   const first = data[skipLines] ?? [];
-  const seen = { encoding, delimiter, skipLines };
+  const seen = { file, isListed: false, encoding, delimiter, skipLines };
   if (knownHeads(first) === 0 && first.some(isNumberCell)) {
     const rows = filledRows(data.slice(skipLines));
     const guess = guessWithoutHeads(rows, distanceUnit);

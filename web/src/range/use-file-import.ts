@@ -135,7 +135,7 @@ export function useFileImport(playerId: () => string, baseline: () => PlayingCon
     const changeId = newId();
     sending.value = sendFile<StrikeImportReport>(
       `/players/${playerId()}/strikes/import?take=${take}&changeId=${changeId}`,
-      new Blob([`${JSON.stringify(order())}\n`, file.value!]),
+      new Blob([`${JSON.stringify(order())}\n`, look.value!.file]),
       (now) => {
         share.value = now;
       },

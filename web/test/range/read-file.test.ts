@@ -42,6 +42,13 @@ describe('the beginning of a file', () => {
     // Heads nobody knows are heads all the same.
     expect((await look('Wer,Wie weit\nEisen 7,151\n')).heads).toEqual(['Wer', 'Wie weit']);
   });
+  it('of two columns parts them by whatever sign, with an empty line at its end', async () => {
+    for (const sign of [';', '\t', '|', ','])
+      expect(await look(`Club${sign}Carry\n7i${sign}165\n\n`)).toMatchObject({
+        delimiter: sign,
+        heads: ['Club', 'Carry'],
+      });
+  });
   it('that is empty, no text, or has no rows is refused in words', async () => {
     await expect(look('')).rejects.toThrow('empty');
     await expect(

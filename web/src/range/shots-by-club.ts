@@ -1,0 +1,57 @@
+import { isNumberCell, isSummaryRow, splitHead, strikeFieldOf, type StrikeField } from '@tasche/contract';
+import { kindFromName } from '@tasche/core';
+
+/** The columns of a list with a row a shot. */
+const SHOT_HEADS = ['Club', 'Carry'] as const;
+type Rows = readonly (readonly string[])[];
+
+/** Columns that may stand beside those of the clubs, and say nothing of a ball. */
+const BESIDE: readonly (StrikeField | undefined)[] = [undefined, 'shot', 'at', 'time', 'player'];
+/** Fewer numbers behind a club may be its carry and its total. */
+const MIN_SHOTS_IN_A_ROW = 3;
+/** Shots of one club lie no farther apart than this, most over least; a speed, a spin and a carry do. Our choice. */
+const MAX_SPREAD = 1.35;
+
+/**
+ * Carries as people write them down by hand, as a list with a row a shot under `SHOT_HEADS`: a column a club, the
+ * shots under its name, or a row a club, the shots behind it.
+ * @param rows of a table, its heads among them
+ * @returns undefined where it is neither, or where a cell that should be a carry is none
+ */
+export function shotsByClub(rows: Rows): string[][] | undefined {
+  const filled = rows.filter((row) => row.some((cell) => cell.trim() !== '') && !isSummaryRow(row));
+  return inColumns(filled) ?? inRows(filled);
+}
+
+const isClub = (cell: string) => /\p{L}/u.test(cell) && kindFromName(splitHead(cell).words) !== undefined;
+
+function inColumns([heads = [], ...body]: Rows): string[][] | undefined {
+  const clubs = heads.flatMap((head, column) => (isClub(head) ? [column] : []));
+  const others = heads.filter((_head, column) => !clubs.includes(column));
+  if (clubs.length < 2 || !others.every((head) => BESIDE.includes(strikeFieldOf(head)))) return undefined;
+  return listed(
+    body.flatMap((row) =>
+      clubs.map((column) => [heads[column]!.trim(), (row[column] ?? '').trim()] as const),
+    ),
+  );
+}
+
+function inRows(rows: Rows): string[][] | undefined {
+  const isOfOne = (cells: readonly string[]) => {
+    const numbers = cells.map((cell) => Number(cell.replace(',', '.')));
+    return cells.length >= MIN_SHOTS_IN_A_ROW && Math.max(...numbers) <= Math.min(...numbers) * MAX_SPREAD;
+  };
+  const shots = rows.map(([, ...cells]) => cells.map((cell) => cell.trim()).filter((cell) => cell !== ''));
+  const areClubs = rows.length > 0 && rows.every(([name = '']) => isClub(name));
+  return areClubs &&
+    shots.some(isOfOne) &&
+    shots.every((cells) => cells.length < MIN_SHOTS_IN_A_ROW || isOfOne(cells))
+    ? listed(rows.flatMap(([name = ''], i) => shots[i]!.map((cell) => [name.trim(), cell] as const)))
+    : undefined;
+}
+
+function listed(shots: readonly (readonly [club: string, carry: string])[]): string[][] | undefined {
+  const hit = shots.filter(([, carry]) => carry !== '');
+  const areNumbers = hit.length > 0 && hit.every(([, carry]) => isNumberCell(carry));
+  return areNumbers ? [[...SHOT_HEADS], ...hit.map((shot) => [...shot])] : undefined;
+}
