@@ -19,6 +19,7 @@ describe('carries written down by hand', () => {
       '7 Iron 168',
       '8 Iron 155',
     ]);
+    expect(listOf('Shot;PW;SW;60;Kvarn\n1;128;98;88;75')).toEqual(['PW 128', 'SW 98', '60 88', 'Kvarn 75']);
     expect(listOf('#;Eisen 7;Eisen 8\n1;150,5;140\n2;149;141')).toHaveLength(4);
   });
   it('in a row for each club are so too', () => {
