@@ -10,6 +10,7 @@ import {
 import { isPlainClub } from './club-line-parts.js';
 import { asClubLines } from './club-lines.js';
 import { isRemark } from './remark.js';
+import { PLAYER_WORDS } from './round-words.js';
 import { columnOf, type RecognisedColumn } from './columns.js';
 import { TableError, isBlankRow, splitTable } from './split-table.js';
 
@@ -18,9 +19,9 @@ const MAX_LINES_ABOVE = 20;
 const MAX_ROWS = 2000;
 /** This many names are looked at, to tell whether a column names clubs. */
 const SAMPLED_NAMES = 40;
-const PLAYER_HEAD = /^(player|golfer|athlete|client|customer|member|student)s?('?s? name)?$/i;
-const FIRST_NAME_HEAD = /^(first|given) ?name$/i;
-const LAST_NAME_HEAD = /^(last|family|sur) ?name$/i;
+const PLAYER_HEAD = new RegExp(`^(${PLAYER_WORDS})s?('?s? name)?$`, 'i');
+const FIRST_NAME_HEAD = /^((first|given) ?name|vorname|prénom)$/i;
+const LAST_NAME_HEAD = /^((last|family|sur) ?name|nachname|familienname|nom)$/i;
 
 /** Cells under the heads that name their columns. */
 export interface HeadedCells {

@@ -1,14 +1,14 @@
 import type { Lie } from '@tasche/core';
 
-/** How people say what a ball lies on; the first that is found is meant. */
+/** How people say what a ball lies on, other languages from memory; the first that is found is meant. */
 const LIE_WORDS: readonly [RegExp, Lie][] = [
   [/\bwet (?:heavy|deep|thick) rough\b|\b(?:heavy|deep|thick) rough,? wet\b/, 'heavy rough, wet'],
   [/\b(?:heavy|deep|thick) rough\b/, 'heavy rough'],
   [/\bwet rough\b|\blight rough,? wet\b/, 'light rough, wet'],
-  [/\b(?:(?:light|semi)[ -]?)?rough\b|\bfirst cut\b/, 'light rough'],
-  [/\bsand\b|\b(?:(?:greenside|fairway) )?bunker\b|\btrap\b/, 'sand'],
+  [/\b(?:(?:light|semi)[ -]?)?(?:rough|ruff)\b|\bfirst cut\b/, 'light rough'],
+  [/\b(?:sand|sable|arena|sabbia|areia|zand)\b|\b(?:(?:greenside|fairway) )?bunker\b|\btrap\b/, 'sand'],
   [/\btight\b/, 'tight'],
-  [/\btee\b/, 'tee'],
+  [/\b(?:tee|abschlag|départ|salida|partenza|saída|utslag|afslag)\b/, 'tee'],
   [/\bfairway\b|\bfwy?\b/, 'fairway'],
 ];
 

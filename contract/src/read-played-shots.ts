@@ -4,8 +4,10 @@ import { guessClub, labelKey, type LabelledClub } from './club-labels.js';
 import { lieInText, withoutLie } from './lie-words.js';
 import { readDistance, withoutAbout } from './numbers-in-text.js';
 import { MAX_PLAYED_SHOTS, type PlayedShot } from './played-shots.js';
+import { HOLE_WORDS } from './round-words.js';
 import { inputShown } from './schemas.js';
 import { guessDelimiter } from './split-table.js';
+import { strikeFieldOf } from './strike-heads.js';
 
 /** A line that could not be read: which, what stands there, and why. */
 interface ShotRefusal {
@@ -21,17 +23,20 @@ interface ReadShots {
 }
 
 const HEADS: readonly [RegExp, keyof PlayedShot][] = [
-  [/^(club|hit with|schl[aä]ger)$/, 'clubId'],
-  [/^(distance|from|to the hole|yards?|yds?|metres?|meters?|m)\b/, 'distanceM'],
-  [/^(lie|off|surface)$/, 'lie'],
-  [/^(hole|no\.?|#)$/, 'hole'],
+  [/^hit with$/, 'clubId'],
+  [
+    /^(distance|from|to the hole|yards?|yds?|metres?|meters?|m|entfernung|distancia|distanza|distância|afstand|avstand)\b/,
+    'distanceM',
+  ],
+  [/^(lie|off|surface|lage|ligging|läge|leje|leie)$/, 'lie'],
+  [new RegExp(`^(${HOLE_WORDS}|no\\.?|#)$`), 'hole'],
 ];
 type Columns = Partial<Record<keyof PlayedShot, number>>;
 
 /**
  * What was hit from where: a line a shot, "4, 7 iron, 165, rough" or "7i 165 rough", the club before the
- * distance; a line a hole, "4: driver, 7i 165 rough, PW 40"; or a CSV whose first row names club, distance, lie
- * and hole. A distance without a unit is in `unit`. Putts are left out.
+ * distance; a line a hole, "4: driver, 7i 165 rough, PW 40"; shots under a line that names their hole, "Hole 4";
+ * or a CSV whose first row names club, distance, lie and hole. A distance without a unit is in `unit`. Putts are left out.
  * @param clubs those a label may mean
  */
 export function readPlayedShots(text: string, clubs: readonly LabelledClub[], unit: DistanceUnit): ReadShots {
@@ -39,10 +44,17 @@ export function readPlayedShots(text: string, clubs: readonly LabelledClub[], un
   const rows = Papa.parse<string[]>(clean, { delimiter: guessDelimiter(clean) }).data;
   const read: ReadShots = { shots: [], refused: [], putts: 0 };
   const heads = columnsOf(rows[0] ?? []);
+  /** The hole whose shots the lines beneath its name are. */
+  let under: number | null = null;
   for (const [i, cells] of rows.entries()) {
     if ((heads && i === 0) || cells.every((cell) => cell.trim() === '')) continue;
-    const refuse = (reason: string) =>
-      read.refused.push({ line: i + 1, text: inputShown(cells.join(', ')), reason });
+    const refuse = (reason: string, part = cells.join(', ')) =>
+      read.refused.push({ line: i + 1, text: inputShown(part), reason });
+    const named = heads ? undefined : HOLE_LINE.exec(cells.join(',').trim())?.[1];
+    if (named !== undefined && typeof holeIn(named) === 'number') {
+      under = Number(named);
+      continue;
+    }
     if (read.shots.length >= MAX_PLAYED_SHOTS) {
       refuse(`a round has at most ${MAX_PLAYED_SHOTS} shots`);
       break;
@@ -56,14 +68,22 @@ export function readPlayedShots(text: string, clubs: readonly LabelledClub[], un
     ];
     for (const shot of shots) {
       if (typeof shot === 'string') refuse(shot);
-      else read.shots.push(shot);
+      else read.shots.push({ ...shot, hole: shot.hole ?? under });
     }
+    for (const { part, reason } of ofHole?.refused ?? []) refuse(reason, part);
   }
   return read;
 }
 
-const PUTT = /^\W*(?:(?:hole|h|#)?\s?\d{1,2}\W+)?putt/i;
-const HOLE_FIRST = /^\s*(?:hole|h|#)?\s?(\d{1,2})\s*:\s*/i;
+const PUTT = new RegExp(`^\\W*(?:(?:${HOLE_WORDS}|h|#)?\\s?\\d{1,2}\\W+)?putt|^\\s*\\d ?p\\s*$`, 'i');
+const HOLE_FIRST = new RegExp(`^\\s*(?:(?:${HOLE_WORDS})\\b|h|#)?\\s?(\\d{1,2})(?: ?:|[.)] )\\s*`, 'i');
+/** "Hole 4", "Hole 4 (par 4, 412 yd)", "4:": shots of it follow. */
+const HOLE_LINE = new RegExp(
+  `^(?=.*\\p{L}|.*:)(?:(?:${HOLE_WORDS})\\b|h|#)? ?(\\d{1,2}) ?[:.]?(?:[ ,(–-]{0,4}par ?\\d\\D.{0,30}|[ ,(–-]{0,4}par ?\\d)?$`,
+  'iu',
+);
+/** Between the shots of a hole in one line. */
+const BETWEEN_SHOTS = /[,;]\s*|\s(?:[/–-]|->|→)\s/;
 
 /**
  * The shots of a hole in one line, "4: driver, 7i 165 rough, PW 40, 2 putts".
@@ -73,29 +93,36 @@ function shotsOfHole(
   cells: readonly string[],
   clubs: readonly LabelledClub[],
   unit: DistanceUnit,
-): { shots: PlayedShot[]; putts: number } | undefined {
+): { shots: PlayedShot[]; putts: number; refused: { part: string; reason: string }[] } | undefined {
   const text = cells.join(',');
   const hole = HOLE_FIRST.exec(text);
   if (!hole) return undefined;
   const parts = text
     .slice(hole[0].length)
-    .split(/[,;]\s*|\s\/\s/)
+    .split(BETWEEN_SHOTS)
     .filter((part) => part.trim() !== '');
   const strokes = parts.filter((part) => !PUTT.test(part));
+  const refused: { part: string; reason: string }[] = [];
   const shots = strokes.flatMap((part) => {
     const shot = shotInWords([part], clubs, unit);
-    return typeof shot === 'string' ? [] : [{ ...shot, hole: Number(hole[1]) }];
+    if (typeof shot !== 'string') return [{ ...shot, hole: Number(hole[1]) }];
+    refused.push({ part, reason: shot });
+    return [];
   });
   const isHole = typeof holeIn(hole[1]!) === 'number';
-  return isHole && parts.length > 1 && shots.length === strokes.length
-    ? { shots, putts: parts.length - strokes.length }
+  // "4: 7i, 165, rough" is one shot in parts; of a hole, most parts are shots.
+  return isHole && parts.length > 1 && shots.length > refused.length
+    ? { shots, putts: parts.length - strokes.length, refused }
     : undefined;
 }
 
 function columnsOf(cells: readonly string[]): Columns | undefined {
   const columns: Columns = {};
   for (const [i, cell] of cells.entries()) {
-    const field = HEADS.find(([pattern]) => pattern.test(cell.trim().toLowerCase()))?.[1];
+    const field =
+      strikeFieldOf(cell) === 'club'
+        ? 'clubId'
+        : HEADS.find(([pattern]) => pattern.test(cell.trim().toLowerCase()))?.[1];
     if (field && columns[field] === undefined) columns[field] = i;
   }
   return columns.clubId === undefined ? undefined : columns;
@@ -125,7 +152,7 @@ function shotInColumns(
 /** What belongs to a club's name, whatever it is called in the locker. */
 const NAME_WORD =
   /^(irons?|woods?|hybrid|driving|wedge|pitching|gap|sand|lob|approach|degrees?|deg|full|stock|hard|soft|choked)$/;
-const HOLE = /(?:\b(?:h|hole)|#)\s?(\d{1,2})\b|^(\d{1,2})\s*:/;
+const HOLE = new RegExp(`(?:\\b(?:h|${HOLE_WORDS})|#)\\s?(\\d{1,2})\\b|^(\\d{1,2})\\s*:`);
 
 function shotInWords(
   cells: readonly string[],
@@ -137,7 +164,10 @@ function shotInWords(
   const isHole = filled.length > 2 && /^\d+$/.test(filled[0]!) && typeof holeIn(filled[0]!) === 'number';
   const leading = isHole ? Number(filled.shift()) : null;
   // The club, not what the ball lay in.
-  const line = filled.join(' ').replace(/\bsand (wedge|iron)\b/, 'sw');
+  const line = filled
+    .join(' ')
+    .replace(/\bsand (wedge|iron)\b/, 'sw')
+    .replace(/\s[–-]\s|[()]/g, ' ');
   const hole = HOLE.exec(line);
   const number = hole ? holeIn((hole[1] ?? hole[2])!) : leading;
   if (typeof number === 'string') return number;

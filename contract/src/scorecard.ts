@@ -1,4 +1,6 @@
 import { withoutBrackets } from './head-words.js';
+import { cardOfLines } from './hole-lines.js';
+import { HOLE_WORDS } from './round-words.js';
 import { TableError, isBlankRow, splitTable } from './split-table.js';
 
 /** The holes of a card: a row each, or a total, under the heads of its columns. */
@@ -7,7 +9,7 @@ export interface Scorecard {
   rows: readonly (readonly string[])[];
 }
 
-const HOLE_HEAD = /^(holes?|hole (no|nr|number)\.?|no\.?|nr\.?|#|loch|bahn|trou|hoyo|buca)$/i;
+const HOLE_HEAD = new RegExp(`^(${HOLE_WORDS}|hole (no|nr|number)\\.?|no\\.?|nr\\.?|#)$`, 'i');
 /** A title, a date, an address: no more than so many lines stand above the heads. */
 const MAX_LINES_ABOVE = 20;
 /** A card is no longer, however it is written. */
@@ -21,12 +23,12 @@ export const isHoleHead = (head: string): boolean => HOLE_HEAD.test(withoutBrack
 
 /**
  * The card in a text, wherever it stands in it and however: a row or a column a hole, under a title, its second
- * nine beside or under the first.
+ * nine beside or under the first; or a line a hole, as in a message.
  * @returns undefined where nothing is headed "hole"
  * @throws TableError where the text is no table
  */
 export function findScorecard(text: string): Scorecard | undefined {
-  return cardIn(splitTable(text)) ?? cardIn(spacedLines(text));
+  return cardOfLines(text) ?? cardIn(splitTable(text)) ?? cardIn(spacedLines(text));
 }
 
 function cardIn(all: readonly (readonly string[])[]): Scorecard | undefined {

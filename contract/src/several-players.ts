@@ -3,6 +3,7 @@ import { asClubLines } from './club-lines.js';
 import { findHeads, headedText, ofPlayer, playersOf, type HeadedCells } from './club-text.js';
 import { SAYS_NOTHING } from './club-rows.js';
 import { columnOf, recogniseHead, type RecognisedColumn } from './columns.js';
+import { PLAYER_WORDS } from './round-words.js';
 import { TableError, isBlankRow, splitTable } from './split-table.js';
 
 type Cells = readonly (readonly string[])[];
@@ -60,6 +61,7 @@ const MAX_NAME_CHARACTERS = 60;
 const PART_OF_BAG =
   /\b(bags?|gamers?|lockers?|back-?ups?|spares?|reserves?|others?|rest|clubs?|set|notes?)\b/i;
 
+const NAMED_PLAYER = new RegExp(`^(${PLAYER_WORDS}|name)\\s*:`, 'i');
 /** What stands behind a heading, or makes it bold. */
 const MARKS = '#*_: ';
 
@@ -67,7 +69,7 @@ const MARKS = '#*_: ';
 function nameInLine(row: readonly string[]): string | undefined {
   const said = row.map((cell) => cell.trim()).filter((cell) => cell !== '');
   if (said.length !== 1 || said[0]!.length > MAX_NAME_CHARACTERS) return undefined;
-  const letters = [...said[0]!.replace(/^[#*_\s]+/, '').replace(/^(player|golfer|name)\s*:/i, '')];
+  const letters = [...said[0]!.replace(/^[#*_\s]+/, '').replace(NAMED_PLAYER, '')];
   const end = letters.findLastIndex((letter) => !MARKS.includes(letter));
   const name = letters
     .slice(0, end + 1)
@@ -125,7 +127,7 @@ function withoutHeads(all: Cells): HeadedCells | undefined {
   return table && { ...table, firstLine: 1 };
 }
 
-const CORNER = /^(club|clubs|player|players|name|golfer|)$/i;
+const CORNER = new RegExp(`^(clubs?|players|name|${PLAYER_WORDS}|)$`, 'i');
 const MAX_GRID_ROWS = 500;
 const CARRY = /^~?\d{2,3}([.,]\d+)?(\s*[-–]\s*\d{2,3})?\s*(y|yd|yds|m)?$/i;
 

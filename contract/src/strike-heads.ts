@@ -1,3 +1,4 @@
+import { PLAYER_WORDS } from './round-words.js';
 import { STRIKE_FIELDS, type StrikeField } from './strike-fields.js';
 import { SPEED_UNITS, splitHead } from './strike-units.js';
 
@@ -77,7 +78,7 @@ const ELSEWHERE: Readonly<Partial<Record<StrikeField, readonly (readonly RegExp[
     ],
     [/^(distan(cia|za) (de |di )?)?(vuelo|volo|voo)$/],
   ],
-  player: [[/^(spieler|joueur|jugador|giocatore|jogador|speler|spelare|spiller)(name|naam|navn|namn)?$/]],
+  player: [[new RegExp(`^(${PLAYER_WORDS})(name|naam|navn|namn)?$`)]],
   club: [
     [/^(schlager|palo|bastone|taco|klubba|kolle|golfclub)(typ|name)?$/],
     [/^(type|nom|tipo|nome|nombre) (de |di |del |do )?(club|palo|bastone|taco)$/],

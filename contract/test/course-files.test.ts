@@ -199,6 +199,38 @@ describe('holes as a yardage list', () => {
     expect(holes[0]!.lengthsM).toEqual([380.5]);
     expect(passed.join()).toMatch(/column "Index",column "Notes",row "Out/);
   });
+  describe('holes of a message, one a line', () => {
+    const of = (line: (hole: number) => string) =>
+      readHolesTable(Array.from({ length: 9 }, (_one, i) => line(i + 1)).join('\n'), none, 'yd');
+    const inMetres = (metres: number) => Array.from({ length: 9 }, (_one, i) => [metres + i + 1]);
+    it.each<[string, (hole: number) => string]>([
+      ['1: par 4, 301m', (n) => `${n}: par 4, ${300 + n}m`],
+      ['Hole 1 par 4 301 m', (n) => `Hole ${n} par 4 ${300 + n} m`],
+      ['Loch 1 Par 4 - 301 m', (n) => `Loch ${n} Par 4 - ${300 + n} m`],
+      ['#1  Par 4  301 metres', (n) => `#${n}  Par 4  ${300 + n} metres`],
+    ])('%s', (_line, line) => {
+      const { holes, tees, problems, isUnitGuessed, isParGuessed } = of(line);
+      expect([tees, problems, isUnitGuessed, isParGuessed]).toEqual([['Tee'], [], false, false]);
+      expect(holes.map(({ lengthsM }) => lengthsM)).toEqual(inMetres(300));
+    });
+    it('are in the reader’s unit where they name none, also as bare numbers with an index behind', () => {
+      const { holes, problems, isUnitGuessed } = of((n) => `${n} 4 ${400 + n} ${10 - n}`);
+      expect([problems, isUnitGuessed]).toEqual([[], true]);
+      expect(holes[8]!.lengthsM[0]).toBeCloseTo(409 * 0.9144, 0);
+      expect(of((n) => `Hole ${n} par 3 ${150 + n}`).holes[0]!.par).toBe(3);
+    });
+    it('are none where holes are left out, units are mixed, or it is something else', () => {
+      expect(of((n) => `${2 * n} 4 380`).problems).toEqual([expect.stringContaining('No column is headed')]);
+      expect(of((n) => `${n}: par 4, 300 ${n % 2 ? 'm' : 'yd'}`).holes).toEqual([]);
+      expect(isScorecard('7 4 150\n8 4 140')).toBe(false);
+    });
+    it.each(['Hål;Par;Vit', 'Hul;Par;Hvid', 'Hull;Par;Hvit', 'Buraco;Par;Brancas', 'Hoyo;Par;Blancas'])(
+      'in a table headed %s',
+      (head) => {
+        expect(readHolesTable(list(head, nine), none, 'm')).toMatchObject({ problems: [] });
+      },
+    );
+  });
   describe('a scorecard as it is printed or copied', () => {
     const lengths = Array.from({ length: 18 }, (_one, i) => 150 + 20 * i);
     const pars = lengths.map((_one, i) => [4, 3, 5][i % 3]!);

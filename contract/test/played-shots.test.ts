@@ -89,6 +89,53 @@ describe('what was hit from where, as it is recorded', () => {
     expect(read('1: driver, 2 iron 150')).toMatchObject({ shots: [], refused: [{ line: 1 }] });
   });
 
+  it('shots under a line that names their hole', () => {
+    const text =
+      'Hole 1 - par 4, 412 yd\nDriver\n7 iron 165\nPutt\n\nLoch 2 (Par 3)\nPW 120\n3:\n3 wood\n8i 150 h4';
+    const { shots, refused, putts } = read(text);
+    expect(shots.map(({ clubId, hole }) => [clubId, hole])).toEqual([
+      ...[
+        ['Driver', 1],
+        ['7 iron', 1],
+        ['PW', 2],
+        ['3 wood', 3],
+      ],
+      // A hole said with the shot is that one.
+      ['8 iron', 4],
+    ]);
+    expect([refused, putts]).toEqual([[], 1]);
+    // A number alone is a club where one is called so.
+    expect(read('Driver\n7\n8i 150').shots.map(({ clubId }) => clubId)).toEqual([
+      'Driver',
+      '7 iron',
+      '8 iron',
+    ]);
+  });
+  it('of a hole in one line what is a shot; what is none is named by itself', () => {
+    expect(read('4: D, 7i 165, chip, 2p')).toEqual({
+      shots: [shot('Driver', null, { hole: 4 }), shot('7 iron', 165, { hole: 4 })],
+      refused: [{ line: 1, text: 'chip', reason: 'names a club that is not there' }],
+      putts: 1,
+    });
+    expect(read('1. Driver - 7i (150m) - 2 putts').shots).toEqual([
+      shot('Driver', null, { hole: 1 }),
+      shot('7 iron', 150, { hole: 1 }),
+    ]);
+    expect(read('4: 7i, 165, rough').shots).toEqual([shot('7 iron', 165, { hole: 4, lie: 'light rough' })]);
+  });
+  it.each([
+    'Loch 4: Driver, Eisen 7 150 Rough, 2 Putts',
+    'Hål 4: driver, järn 7 150 ruff, 2 puttar',
+    'Trou;Club;Distance;Lie\n4;Driver;;\n4;Fer 7;150;rough\n4;Putter;;',
+    'Hoyo;Palo;Distancia;Lie\n4;Driver;;\n4;Hierro 7;150;rough\n4;Putter;;',
+    'Bahn;Schläger;Entfernung;Lage\n4;Driver;;\n4;Eisen 7;150;rough\n4;Putter;;',
+  ])('in other languages: %j', (text) => {
+    expect(read(text)).toEqual({
+      shots: [shot('Driver', null, { hole: 4 }), shot('7 iron', 150, { hole: 4, lie: 'light rough' })],
+      refused: [],
+      putts: 1,
+    });
+  });
   it('a short CSV of two columns, whatever parts them, with an empty line at its end', () => {
     for (const sign of [';', '\t', '|'])
       expect(read(`Club${sign}Distance\n7i${sign}165\n`).shots).toEqual([shot('7 iron', 165)]);

@@ -93,6 +93,15 @@ describe('the bags of several players in one text', () => {
     );
   });
 
+  it.each([
+    'Spieler;Schläger;Weite\nAnn Bell;Eisen 7;145\nBo Carr;Eisen 7;150',
+    'Joueuse;Club;Portée\nAnn Bell;Fer 7;145\nBo Carr;Fer 7;150',
+    'Prénom;Nom;Club;Portée\nAnn;Bell;Fer 7;145\nBo;Carr;Fer 7;150',
+    'Spelare;Klubba;Carry\nAnn Bell;Järn 7;145\nBo Carr;Järn 7;150',
+    'Spieler;Driver;Eisen 7\nAnn Bell;220;145\nBo Carr;230;150',
+  ])('are told apart in other languages: %j', (text) => {
+    expect(severalPlayers(text).players.map(({ player }) => player)).toEqual(['Ann Bell', 'Bo Carr']);
+  });
   it('a cell that cannot be read is named by its line in the text', () => {
     expect(read(['Player,Driver,7i,PW', 'Ann Bell,230,far,110', 'Bo Roe,275,170,x']).found).toMatchObject([
       ['Ann Bell', ['Driver 230', '7i', 'PW 110'], ['2 far']],

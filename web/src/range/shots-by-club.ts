@@ -8,7 +8,7 @@ type Rows = readonly (readonly string[])[];
 /** Columns that may stand beside those of the clubs, and say nothing of a ball. */
 const BESIDE: readonly (StrikeField | undefined)[] = [undefined, 'shot', 'at', 'time', 'player'];
 /** A column that counts the shots. */
-const COUNT = /^\s*(#|nr?o?\.?|num(ber)?|shots?|balls?|schlag|coup|golpe|tiro|)\s*$/i;
+const COUNT = /^(#|nr?o?\.?|num(ber)?|shots?|balls?|schlag|coup|golpe|tiro|)$/i;
 /** Fewer numbers behind a club may be its carry and its total. */
 const MIN_SHOTS_IN_A_ROW = 3;
 /** Shots of one club lie no farther apart than this, most over least; a speed, a spin and a carry do. Our choice. */
@@ -31,7 +31,7 @@ function inColumns([heads = [], ...body]: Rows): string[][] | undefined {
   const fields = heads.map((head) => strikeFieldOf(head));
   if (heads.filter(isClub).length < 2 || !fields.every((field) => BESIDE.includes(field))) return undefined;
   // "60" beside clubs is one; what the app does not know is left out by whoever imports it, not here.
-  const clubs = heads.flatMap((head, i) => (fields[i] === undefined && !COUNT.test(head) ? [i] : []));
+  const clubs = heads.flatMap((head, i) => (fields[i] === undefined && !COUNT.test(head.trim()) ? [i] : []));
   return listed(
     body.flatMap((row) =>
       clubs.map((column) => [heads[column]!.trim(), (row[column] ?? '').trim()] as const),
