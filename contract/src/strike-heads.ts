@@ -44,10 +44,18 @@ const ELSEWHERE: Readonly<Partial<Record<StrikeField, readonly (readonly RegExp[
   attackDeg: [[ANGLE, /angriff|eintreff|attaque|ataque|attacco|aanval|angrep|angreb|anfall/]],
   spinAxisDeg: [[SPIN, AXIS], [/^dreh ?ach/], [/giro/, AXIS]],
   sideSpinRpm: [[SPIN, SIDE]],
-  spinRpm: [[SPIN, /^(?!.*(loft|typ|tipo))/]],
+  spinRpm: [
+    [
+      /^(ball|total|gesamt|ruckwarts|retro)? ?(spinn?|drall|effet|effetto|efecto|efeito|rotation|rotazione|rotacao)$/,
+    ],
+    [
+      /^(spinn?|effet|effetto|efecto|efeito|rotation|rotazione) ?(arriere|retro|atras|total[a-z]*|gesamt|hastighe[td]|snelheid)$/,
+    ],
+    [/^(taux|vitesse|velocidad|velocita) (de |di )?(spin|rotation|giro|rotazione|efecto)$/],
+  ],
   azimuthDeg: [
-    [/richt|direc|direz|riktning|retning|azimut/, /^(?!.*(wind|swing|schwung|club|path))/],
-    [ANGLE, SIDE],
+    [/richt|direc|direz|riktning|retning|azimut/, /^(?!.*(swing|schwung|club))/],
+    [ANGLE, SIDE, /^(?!.*(swing|schwung))/],
   ],
   launchDeg: [
     [
@@ -55,13 +63,8 @@ const ELSEWHERE: Readonly<Partial<Record<StrikeField, readonly (readonly RegExp[
       /abflug|start|abschlag|lanc|lanz|utgang|udgang|utskyt|envol|salida|saida|despeg|decol|depart|vertikal/,
     ],
   ],
-  descentDeg: [[ANGLE, /land|auf|eintritt|atter|aterr|caida|descen|descid|disces|nedslag|inslag|impact/]],
-  apexM: [
-    [
-      /hoh|hoehe|hauteur|altura|altezza|hoogte|hojde|hoyde|hojd|apog|scheitel|gipfel/,
-      /^(?!.*(tee|impa|treff))/,
-    ],
-  ],
+  descentDeg: [[ANGLE, /land|auf|eintritt|atter|aterr|caida|descen|descid|disces|nedslag|inslag/]],
+  apexM: [[/hoh|hoehe|hauteur|altura|altezza|hoogte|hojde|hoyde|hojd|apog|scheitel|gipfel/, /^(?!.*tee)/]],
   offlineM: [
     [/lateral|seit|abweich|ablage|ecart|deviaz|desvia|desvio|zijwaarts|afwijk|^sida|sido|avvik|afvig/],
   ],
@@ -87,8 +90,9 @@ const ELSEWHERE: Readonly<Partial<Record<StrikeField, readonly (readonly RegExp[
   time: [[/^(uhrzeit|zeit|heure|hora|ora|orario|tijd|tid|klokkeslett|klokkeslaet|klockslag)$/]],
 };
 
-/** Heads of a number that is not kept: how long a ball flew, how far from a target it was. */
-const NOT_KEPT = /zeit|temps|tiempo|tempo|tijd|\btid|time|ziel|objectif|objetivo|target|score/;
+/** Heads of a number that is not kept: how long a ball flew, how far from a target it was, where the face met it. */
+const NOT_KEPT =
+  /zeit|temps|tiempo|tempo|tijd|\btid|time|ziel|objectif|objetivo|target|score|face|impa|treffpunkt|path|plane|\bwind|wind$|effic|quali|loft/;
 
 /** Letters without the marks over them: "kølle" is "kolle". */
 function plainLetters(words: string): string {

@@ -34,6 +34,7 @@ describe('heads in other languages', () => {
     ...['Flight Time', 'Hang Time (s)', 'Flugzeit', 'Temps de vol', 'Tempo di volo', 'Distance to target'],
     ...['Club Path', 'Face Angle', 'Face to Path', 'Dynamic Loft', 'Spin Loft', 'Swing Direction', 'Tempo'],
     ...['Wind direction', 'Windrichtung', 'Low Point', 'Impact Height', 'Ball', 'Ball type', 'Score', 'Nr.'],
+    ...['Spin Efficiency', 'Spin type', 'Lateral Face Impact', 'Horizontal Swing Plane Angle', 'Seitenwind'],
   ])('do not make a column of "%s"', (head) => {
     expect(strikeFieldOf(head)).toBeUndefined();
   });
