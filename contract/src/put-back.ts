@@ -2,7 +2,8 @@ import { clubPutBack, type ClubPutBack } from '@tasche/core';
 import type { Command } from './commands/commands.js';
 import type { TicketDetails } from './ticket-schemas.js';
 import { ballOn } from './ball-schemas.js';
-import type { ClubView, DayView, SheetView } from './views.js';
+import type { DayView } from './history-views.js';
+import type { ClubView, SheetView } from './views.js';
 
 /** What it takes to have everything as it was on a day. */
 export interface PutBack {

@@ -1,6 +1,7 @@
 import type { DistanceUnit } from '@tasche/core';
 import * as yup from '../yup.js';
-import type { ScheduleView, SessionsView, SheetView } from '../views.js';
+import type { SessionsView } from '../session-views.js';
+import type { ScheduleView, SheetView } from '../views.js';
 
 /** What a schema lets through, read-only. */
 export type Checked<T> = T extends readonly unknown[]

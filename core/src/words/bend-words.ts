@@ -1,6 +1,6 @@
 import type { BendAnswer, BendPlan, BendRange, PlannedBend } from '../bend/index.js';
 import { formatDegrees, type DistanceUnit } from '../units/index.js';
-import { unevenWords } from './gap-words.js';
+import { unevenWords } from './evenness-words.js';
 
 /** "½° weak", "1½° strong". */
 export function byDegreesWords(byDeg: number): string {

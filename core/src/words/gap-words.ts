@@ -10,75 +10,11 @@ import {
   type Severity,
   type StepReport,
 } from '../gaps/index.js';
-import {
-  distanceNumber,
-  formatDegrees,
-  formatDistance,
-  fromMetres,
-  type DistanceUnit,
-} from '../units/index.js';
+import { distanceNumber, formatDegrees, formatDistance, type DistanceUnit } from '../units/index.js';
 import { counted } from './counted.js';
+import { evennessWords, isEvenEnough } from './evenness-words.js';
 import { listed } from './listed.js';
 import { shotName } from './shot-words.js';
-
-type Evenness = NonNullable<GapReport['evenness']>;
-
-/**
- * Less than this, once the noise of the shots is taken out, is even as far as can be told: metres or
- * degrees.
- */
-const EVEN = 0.05;
-const NOT_KNOWN_YET = 'not known yet';
-
-/** "uneven by 4.5 yd", or "even" where the shots can tell no more. */
-export function unevenWords(evenness: Pick<Evenness, 'rms' | 'unit'>, unit: DistanceUnit): string {
-  return evenness.rms < EVEN ? 'even' : `uneven by ${evennessWords(evenness, unit)}`;
-}
-
-/**
- * How even a bag is; undefined where there is nothing to measure. Nothing is called even while it is not known.
- */
-export function bagEvennessWords(
-  { evenness, steps }: Pick<GapReport, 'evenness' | 'steps'>,
-  unit: DistanceUnit,
-): string | undefined {
-  if (!evenness) return undefined;
-  return evennessKnown({ evenness, steps }) === 'unknown' ? NOT_KNOWN_YET : unevenWords(evenness, unit);
-}
-
-/** What is known of how even a bag is: a bag is not even while most of its steps are unknown. */
-function evennessKnown({
-  evenness,
-  steps,
-}: Pick<GapReport, 'evenness' | 'steps'>): 'even' | 'uneven' | 'unknown' {
-  if (evenness && evenness.rms >= EVEN) return 'uneven';
-  const unknown = steps.filter(({ severity }) => severity === 'unknown').length;
-  return evenness && unknown <= steps.length / 2 ? 'even' : 'unknown';
-}
-
-/**
- * How even a bag was, and is after a change: "uneven by 4.5 yd" and "3.2 yd". Undefined where neither is known.
- */
-export function evennessChangeWords(
-  before: Pick<GapReport, 'evenness' | 'steps'>,
-  after: Pick<GapReport, 'evenness' | 'steps'>,
-  unit: DistanceUnit,
-): { before: string; after: string } | undefined {
-  const known = [before, after].map((report) => evennessKnown(report));
-  if (!known.includes('even') && !known.includes('uneven')) return undefined;
-  const [was, is] = [before, after].map((report) => bagEvennessWords(report, unit) ?? NOT_KNOWN_YET);
-  return {
-    before: was!,
-    after: known.every((one) => one === 'uneven') ? evennessWords(after.evenness!, unit) : is!,
-  };
-}
-
-/** "3.4 yd" or "0.8°". */
-export function evennessWords(evenness: Pick<Evenness, 'rms' | 'unit'>, unit: DistanceUnit): string {
-  return evenness.unit === 'deg'
-    ? `${evenness.rms.toFixed(1)}°`
-    : `${fromMetres(evenness.rms, unit).toFixed(1)} ${unit}`;
-}
 
 /** The verdict on a step with its numbers, what its lofts say after what its carry says. */
 export function stepSentence(step: StepReport, report: GapReport, unit: DistanceUnit): string {
@@ -166,11 +102,15 @@ const excess = ({ carryM, targetM }: StepReport) => (targetM === undefined ? 0 :
 export const UNPLACED_WORDS = 'no full carry recorded yet';
 
 /** @param stepCount of the whole bag; the step below a driver, for one, has no target */
-function evenSentence(evenness: Evenness, stepCount: number, unit: DistanceUnit): string {
+function evenSentence(
+  evenness: NonNullable<GapReport['evenness']>,
+  stepCount: number,
+  unit: DistanceUnit,
+): string {
   const judged = counted(evenness.steps, 'step');
   const those = evenness.steps < stepCount ? `The ${judged} with a target` : `Its ${judged}`;
   const verb = evenness.steps === 1 ? 'is' : 'are';
-  return evenness.rms < EVEN
+  return isEvenEnough(evenness)
     ? `${those} ${verb} as even as the shots can tell.`
     : `${those} ${verb} usually within ${evennessWords(evenness, unit)} of ${evenness.steps === 1 ? 'its target' : 'their targets'}.`;
 }

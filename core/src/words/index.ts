@@ -25,16 +25,8 @@ export {
   marginWords,
   tooFewWords,
 } from './comparison-words.js';
-export {
-  UNPLACED_WORDS,
-  bagEvennessWords,
-  evennessChangeWords,
-  evennessWords,
-  flagSentence,
-  bagHeadline,
-  headlineWords,
-  stepSentence,
-} from './gap-words.js';
+export { UNPLACED_WORDS, flagSentence, bagHeadline, headlineWords, stepSentence } from './gap-words.js';
+export { bagEvennessWords, evennessChangeWords, evennessWords } from './evenness-words.js';
 export { LIE_WORDS } from './lie-words.js';
 export { clubOfLoftWords, noRemediesWords, remedyWords } from './remedy-words.js';
 export { bagFindingSentence } from './rules-words.js';

@@ -1,7 +1,7 @@
 import * as yup from '../../yup.js';
 import { MAX_STRIKES_A_CHANGE, strikeSchema } from '../../session-schemas.js';
 import { idSchema, required, shape, shotKindSchema } from '../../schemas.js';
-import type { StrikeView } from '../../views.js';
+import type { StrikeView } from '../../session-views.js';
 import { defineCommand } from '../define-command.js';
 
 export const addStrikes = defineCommand(

@@ -1,7 +1,7 @@
 import * as yup from '../../yup.js';
 import { aimSchema, basketSchema, sessionDetails } from '../../session-schemas.js';
 import { idSchema, required, shape } from '../../schemas.js';
-import type { SessionEntry } from '../../views.js';
+import type { SessionEntry } from '../../session-views.js';
 import { defineCommand, setWords, versionSchema } from '../define-command.js';
 
 export const editSession = defineCommand(

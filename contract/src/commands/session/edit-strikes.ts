@@ -1,6 +1,6 @@
 import { MAX_STRIKES_A_CHANGE, leftOutSchema } from '../../session-schemas.js';
 import { idSchema, required, shape, shotKindSchema } from '../../schemas.js';
-import type { StrikeView } from '../../views.js';
+import type { StrikeView } from '../../session-views.js';
 import { defineCommand, idsSchema, setWords } from '../define-command.js';
 
 export const editStrikes = defineCommand(
