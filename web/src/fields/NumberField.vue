@@ -3,10 +3,12 @@ import { readPlainNumber } from '@tasche/contract';
 import { NInputNumber } from 'naive-ui';
 import { computed, ref, watch } from 'vue';
 import { useFieldAttrs } from './field-attrs';
+import { inOtherUnit } from './other-units';
 import { useReadOnly } from './read-only';
 
 /**
- * A number with its unit, typed with a decimal comma or point; the arrows up and down step it. The component
+ * A number with its unit, typed with a decimal comma or point, or in another unit ("20 C" where it is in °F); the
+ * arrows up and down step it. The component
  * library's number field by itself silently resets or clamps values it does not accept; here it always shows
  * what was typed, and a number out of bounds stays, with the reason below it, until it is fixed.
  */
@@ -54,7 +56,7 @@ function showValue(value: number | null): void {
 }
 
 const NO_SUFFIX = /^$/;
-/** The field's own unit may stand behind the number; another one would mean another number, and is refused. */
+/** The field's own unit may stand behind the number. */
 function withoutUnit(written: string): string {
   const unit = props.unit?.trim().toLowerCase();
   if (!unit) return written;
@@ -66,7 +68,13 @@ const THOUSANDS = 1000;
 function readTyped(written: string) {
   const isTyped = written !== shown(props.value);
   const thousandsPossible = isTyped && props.bounds !== undefined && props.bounds[1] > THOUSANDS;
-  return readPlainNumber(withoutUnit(written.trim()), NO_SUFFIX, thousandsPossible);
+  // In another unit of the same kind it is converted; any other word is refused.
+  const other = inOtherUnit(written, props.unit);
+  const plain = other?.number ?? withoutUnit(written.trim());
+  const number = readPlainNumber(plain, NO_SUFFIX, thousandsPossible);
+  if (!number.ok || !other) return number;
+  const value = other.convert(number.value);
+  return { ...number, value: props.whole ? Math.round(value) : value };
 }
 /** The number meant, null for an empty field that may be empty, undefined for what is refused. */
 function read(written: string): number | null | undefined {
@@ -78,7 +86,8 @@ function read(written: string): number | null | undefined {
 }
 /** What is wrong with a text that is refused. */
 function complaintOf(written: string): string {
-  const isNumber = readPlainNumber(withoutUnit(written.trim()), NO_SUFFIX).ok;
+  const plain = inOtherUnit(written, props.unit)?.number ?? withoutUnit(written.trim());
+  const isNumber = readPlainNumber(plain, NO_SUFFIX).ok;
   const typed = readTyped(written);
   if (isNumber && !typed.ok) return `${props.label}: ${typed.reason}.`;
   const between = props.bounds && `between ${props.bounds[0]} and ${props.bounds[1]}`;
@@ -109,7 +118,10 @@ function leave(): void {
     return;
   }
   complaint.value = value === undefined ? complaintOf(text.value) : '';
-  if (value !== undefined) emit('write', value);
+  if (value === undefined) return;
+  // Beside its own unit the field shows what another one came to.
+  if (inOtherUnit(text.value, props.unit)) text.value = shown(value);
+  emit('write', value);
 }
 
 /** The library tells a number when it was stepped, and once more when the field is left. */

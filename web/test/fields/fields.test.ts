@@ -49,9 +49,30 @@ describe('a number field', () => {
     expect(field.emitted('write')).toEqual([[4.5], [6]]);
   });
 
-  it('refuses another unit rather than take its number for its own', async () => {
+  it('converts another unit of its kind, and shows what it came to', async () => {
+    const written = async (props: object, text: string) => {
+      const field = mount(NumberField, { props: { value: 0, label: 'Number', ...props } });
+      await write(field, text);
+      return [field.emitted('write')?.[0]?.[0], field.find('input').element.value];
+    };
+    expect(await written({ unit: '°F' }, '20 C')).toEqual([68, '68']);
+    expect(await written({ unit: '°C' }, '68°F')).toEqual([20, '20']);
+    expect(await written({ unit: 'm/s' }, '12 mph')).toEqual([5.36, '5.36']);
+    expect(await written({ unit: 'mph' }, '30 km/h')).toEqual([18.6, '18.6']);
+    expect(await written({ unit: 'm/s' }, '10 knots')).toEqual([5.14, '5.14']);
+    expect(await written({ unit: 'ft', whole: true }, '300 m')).toEqual([984, '984']);
+    expect(await written({ unit: 'm' }, '1,5 yd')).toEqual([1.37, '1.37']);
+    expect(await written({ unit: 'yd' }, '150 y')).toEqual([150, '150']);
+    expect(await written({ unit: 'in' }, '88.9 cm')).toEqual([35, '35']);
     const field = mount(NumberField, { props: wind });
-    for (const text of ['12 mph', '9 banana', '9m']) {
+    await write(field, '99 mph');
+    expect(field.find('[role=alert]').text()).toContain('between 0 and 30 m/s, not “99 mph”');
+    expect(field.find('input').element.value).toBe('99 mph');
+  });
+
+  it('refuses a unit of another kind rather than take its number for its own', async () => {
+    const field = mount(NumberField, { props: wind });
+    for (const text of ['12 C', '9 banana', '9m']) {
       await write(field, text);
       expect(field.find('[role=alert]').text(), text).toContain(`not “${text}”`);
     }
