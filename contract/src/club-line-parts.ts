@@ -1,5 +1,5 @@
 import { clubWordsInEnglish, kindFromName, type ClubKind } from '@tasche/core';
-import { isCarry, isLoft, isMarkedLoft } from './club-line-numbers.js';
+import { isCarry, isLoft, isMarkedLoft, valueOf } from './club-line-numbers.js';
 
 /** The columns a line of a message may fill, by heads the table reader knows. */
 export const LINE_HEADS = [
@@ -73,10 +73,13 @@ export function isPlainClub(name: string): boolean {
   return others.length === 0 || (kindFromName(name) === 'wedge' && others.every((word) => SOLE.test(word)));
 }
 
+/** Lengths of clubs that are swung, inches. */
+const LENGTHS_IN = [33, 48.5] as const;
+
 /** What a word says by itself. */
 const SAYS: readonly [RegExp, LineHead][] = [
   [/^[A-F]\d(\.\d)?$/, 'Swing weight'],
-  [/^\d{2}(?:[.,]\d+)?(?:"|″|in|inch|cm)$/i, 'Length'],
+  [/^\d{2}(?:[.,]\d+)?(?:"|″|in|inch)$|^\d{2,3}(?:[.,]\d+)?cm$/i, 'Length'],
   [/^(stiff|regular|senior|ladies|x-?stiff|extra-?stiff|tx|x|s|r|a)$/i, 'Flex'],
 ];
 /** What a word says of the number behind it. */
@@ -117,7 +120,8 @@ export function readClubParts(words: readonly string[]): ClubLine | undefined {
   const line: Partial<Record<LineHead, string>> = { Club: name };
   const rest = words.slice(count).map((word) => word.replace(/^\(|\)$/g, ''));
   for (let i = 0; i < rest.length;) {
-    const part = partAt(rest, i, kind, line.Loft !== undefined);
+    const hasLoft = line.Loft !== undefined;
+    const part = (hasLoft ? lengthAt(rest, i, kind) : undefined) ?? partAt(rest, i, kind, hasLoft);
     if (!part || line[part.head] !== undefined) return undefined;
     line[part.head] = part.text;
     i += part.words;
@@ -126,18 +130,31 @@ export function readClubParts(words: readonly string[]): ClubLine | undefined {
   return rest.some((word) => said(SAYS_OF_NEXT, word) === 'Carry') ? line : withTotalBehindCarry(line);
 }
 
+/** A bare number between a loft and a carry, and too small for one: "7i 33 stiff 37 165". */
+function lengthAt(rest: readonly string[], at: number, kind: ClubKind): ReturnType<typeof partAt> {
+  const word = rest[at]!;
+  const isLength = ANY_NUMBER.test(word) && valueOf(word) >= LENGTHS_IN[0] && valueOf(word) <= LENGTHS_IN[1];
+  return isLength && rest.slice(at + 1).some((one) => isCarry(one, kind))
+    ? { head: 'Length', text: word, words: 1 }
+    : undefined;
+}
+
 /** "Driver 210 total 230", without a word for the carry: the smaller number is it. */
 function withTotalBehindCarry(line: ClubLine): ClubLine {
   const [carry, total] = [line.Carry, line.Total].map((text) => Number.parseFloat(text ?? ''));
   return total! < carry! ? { ...line, Carry: line.Total!, Total: line.Carry! } : line;
 }
 
-/** The part that begins at a word. */
+/**
+ * The part that begins at a word.
+ * @param following words behind the rest, in other parts of the line
+ */
 export function partAt(
   rest: readonly string[],
   at: number,
   kind: ClubKind,
   hasLoft: boolean,
+  following: readonly string[] = [],
 ): { head: LineHead; text: string; words: number } | undefined {
   const [word, next] = [rest[at]!, rest[at + 1]];
   const ofNext = said(SAYS_OF_NEXT, word);
@@ -146,7 +163,8 @@ export function partAt(
   if (alone) return { head: alone, text: word, words: 1 };
   const ofLast = said(SAYS_OF_LAST, next);
   if (ofLast && isCarry(word, kind)) return { head: ofLast, text: word, words: 2 };
-  const isCarryLater = (from: number) => rest.slice(from).some((one) => isCarry(one, kind));
+  const isCarryLater = (from: number) =>
+    [...rest.slice(from), ...following].some((one) => isCarry(one, kind));
   const isMarked = /[°*]/.test(word);
   if (!hasLoft && isLoft(word, kind) && (isMarked || isCarryLater(at + 1)))
     return { head: 'Loft', text: word, words: 1 };

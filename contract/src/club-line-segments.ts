@@ -26,12 +26,14 @@ export function readSegments(text: string): ClubLine | undefined {
   if (!named || (others.length === 0 && !isMarkedLoft(named.club))) return undefined;
   const kind = kindFromName(named.club) ?? 'iron';
   const line: Partial<Record<LineHead, string>> = { Club: named.club };
-  for (const segment of [named.rest, ...others]) {
+  const parts = [named.rest, ...others];
+  for (const [at, segment] of parts.entries()) {
+    const following = parts.slice(at + 1).flat();
     const words = segment.map((word) => word.replace(/^\(|\)$/g, ''));
     for (let i = 0; i < words.length;) {
       const part =
         namePart(words, i, kind, line) ??
-        partAt(words, i, kind, line.Loft !== undefined) ??
+        partAt(words, i, kind, line.Loft !== undefined, following) ??
         loftPart(words[i]!, kind);
       if (!part || line[part.head] !== undefined) return undefined;
       line[part.head] = part.text;

@@ -15,6 +15,7 @@ import { readSegments } from './club-line-segments.js';
 import { MAX_CHARACTERS, wordsOf } from './club-line-words.js';
 import { readCategory } from './club-category.js';
 import { clubsOfSet, withoutSetWords } from './club-set.js';
+import { withLengthUnits } from './length-column.js';
 import { withoutListMarks } from './list-marks.js';
 import { isRemark } from './remark.js';
 import { isBlankRow } from './split-table.js';
@@ -160,7 +161,7 @@ function asOneLineEach(cells: readonly (readonly string[])[]): readonly (readonl
  * What cannot be read of a row is left to be fixed.
  */
 export function asClubLines(given: readonly (readonly string[])[]): string[][] | undefined {
-  const cells = asOneLineEach(given);
+  const cells = withLengthUnits(asOneLineEach(given));
   const filled = cells.filter((row) => !isBlankRow(row) && !isRemark(row.join(' ').trim()));
   const bag = filled.length === 1 ? fromOneLine(filled[0]!) : undefined;
   if (filled.length === 0) return undefined;

@@ -340,7 +340,7 @@ describe('a file of clubs as people keep it', () => {
     ]);
     expect(findClubLines(splitTable('Driver\t9\t45\n7i\t31\t37'))).toBeUndefined();
     // A carry and a total, or a loft and a length: which is which is not guessed, and no club is called so.
-    for (const line of ['Driver 230 250', 'Driver 270/295', '7 iron 31 37.5 165', 'Hybrid 22 39.5']) {
+    for (const line of ['Driver 230 250', 'Driver 270/295', '7 iron 31 97.5 165', 'Hybrid 22 39.5']) {
       const { adds, rejected } = planned([line]);
       expect(adds[0]).toMatchObject({ name: /^(Driver|7 iron|Hybrid)/.exec(line)![0], readings: [] });
       expect(rejected).toMatchObject([{ head: 'Carry', text: line.slice(adds[0]!.name.length + 1) }]);
@@ -521,6 +521,49 @@ describe('a file of clubs as people keep it', () => {
       '4H, Loft 21°, Carry 215, Head Halm H',
     );
     expect(rows('Drv 245, 3w 225, 4i 190, 7i 160, Kvarn 9')).toHaveLength(5);
+  });
+
+  it('may have a column of lengths, told by how alike they are, in inches or centimetres', () => {
+    const clubs = ['Driver', '3 wood', '5i', '7i', '9i', 'SW'];
+    const lofts = ['10,5', '15', '26', '33', '41', '56'];
+    const carries = [230, 210, 170, 152, 130, 85];
+    const read = (lengths: readonly string[], ...columns: readonly (readonly unknown[])[]) =>
+      planned(clubs.map((club, i) => [club, ...columns.map((column) => column[i])].join(';'))).adds.map(
+        ({ readings }, i) => {
+          const of = (key: string) => readings.find((one) => one.key === key)?.value;
+          expect(of('lengthIn'), clubs[i]).toBeCloseTo(Number.parseFloat(lengths[i]!), 1);
+          expect(of('shot.full'), clubs[i]).toMatchObject({ source: 'stated' });
+          return of('loftStampedDeg');
+        },
+      );
+    const inches = ['45.5', '43', '38', '37', '36', '35.25'];
+    const cm = inches.map((length) => (Number(length) * 2.54).toFixed(1));
+    const told = [10.5, 15, 26, 33, 41, 56];
+    expect(read(inches, lofts, inches, carries)).toEqual(told);
+    expect(read(inches, lofts, cm, carries)).toEqual(told);
+    expect(read(inches, cm, carries)).toEqual(told.map(() => undefined));
+    expect(read(inches, lofts, carries, cm)).toEqual(told);
+  });
+
+  it('of four wedges has no column of lengths: their lofts are as alike', () => {
+    const { adds } = planned(['PW;46;120', 'GW;50;110', 'SW;54;98', 'LW;58;85']);
+    expect(adds.map(({ readings }) => readings.map(({ key }) => key))).toEqual(
+      Array(4).fill(['loftStampedDeg', 'shot.full']),
+    );
+  });
+
+  it('may say a length between loft and carry, and one in centimetres by its unit', () => {
+    const { adds, rejected } = planned([
+      'Driver 10.5 X-stiff 45.25 D3 250',
+      '7i 33 94cm 165',
+      '9i 41 36 140',
+    ]);
+    expect(rejected).toEqual([]);
+    expect(adds.map(({ readings }) => readings.find(({ key }) => key === 'lengthIn')?.value)).toEqual([
+      45.25,
+      expect.closeTo(37, 1),
+      36,
+    ]);
   });
 
   it('may be lines that say more of a club, each part by a word, a sign or its size', () => {
