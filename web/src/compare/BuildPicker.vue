@@ -34,6 +34,9 @@ const emit = defineEmits<{ choose: [id: string] }>();
   gap: 3px;
   max-height: calc(100vh - 180px);
   overflow-y: auto;
+  /* Room for the ring around what has the focus. */
+  padding: 3px;
+  margin: -3px;
 }
 .pick .row {
   height: auto;
@@ -46,12 +49,16 @@ const emit = defineEmits<{ choose: [id: string] }>();
 .pick .row :deep(.n-button__content) {
   display: grid;
 }
+.pick .row[aria-pressed='false'] {
+  box-shadow: inset 0 0 0 1px var(--line-soft);
+}
 .pick .row[aria-pressed='true'] {
   border-left-color: var(--petrol);
 }
 @media (max-width: 700px) {
   .pick {
     grid-auto-flow: column;
+    gap: 6px;
     overflow-x: auto;
   }
 }

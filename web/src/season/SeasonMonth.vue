@@ -65,10 +65,11 @@ function cellOf({ year, month: m, date }: { year: number; month: number; date: n
             :class="entry.kind"
             :title="`${entry.name}, ${ENTRY_WORDS[entry.kind]}`"
             ><template v-if="named"
-              ><span aria-hidden="true">{{ ENTRY_MARKS[entry.kind] }}</span> {{ entry.name }}</template
+              ><span aria-hidden="true">{{ ENTRY_MARKS[entry.kind] }}</span
+              ><span class="name">&nbsp;{{ entry.name }}</span></template
             ><template v-else>&nbsp;</template></span
           >
-          <span v-if="cell.more > 0" class="quiet more">{{ cell.more }} more</span>
+          <span v-if="cell.more > 0" class="quiet more">{{ cell.more }}<span class="name"> more</span></span>
         </template>
       </NCalendar>
     </NConfigProvider>
@@ -113,5 +114,26 @@ function cellOf({ year, month: m, date }: { year: number; month: number; date: n
 }
 .more {
   font-size: 11px;
+}
+/* A day is as wide as its mark; the list above has the names. */
+@media (max-width: 700px) {
+  .chip {
+    text-align: center;
+    text-overflow: clip;
+  }
+  .name {
+    position: absolute;
+    width: 1px;
+    height: 1px;
+    overflow: hidden;
+    clip-path: inset(50%);
+  }
+  .more::before {
+    content: '+';
+  }
+  .calendar :deep(.n-calendar-date__day) {
+    display: block;
+    font-size: 11px;
+  }
 }
 </style>
