@@ -53,7 +53,12 @@ const WEDGE_LOFT_DEG: Record<string, number> = { pw: 46, gw: 50, aw: 50, uw: 50,
 
 /** How devices and other languages write what a locker calls otherwise. */
 const OTHER_WORDS: readonly [RegExp, string][] = [
-  [/^drv?r?$/, 'driver'],
+  [/^drv?r?$|^1 ?w(ood)?$/, 'driver'],
+  // "Sandwedge" is one word in several languages.
+  [/^(pitching|gap|approach|sand|lob)wedge$/, '$1 wedge'],
+  [/^wedge (\d{2}(?:[.,]\d)?)( deg)?$/, '$1'],
+  [/^(\d{2}(?:[.,]\d)?) ?(deg|degrees?|grad|grader|graden|degrés?|grados|gradi|graus)$/, '$1'],
+  [/^(?:e|fe) ?(\d)$/, '$1 iron'],
   [/(\d) ?iron|iron ?(\d)/, '$1$2 iron'],
   [/(\d) ?wood|wood ?(\d)/, '$1$2 wood'],
   [/^(\d+) ?wd$/, '$1 wood'],
@@ -75,7 +80,8 @@ function shotIn(key: string): { shot: ShotKind; club: string } {
  */
 export function guessClub(label: string, clubs: readonly LabelledClub[]): ClubMatch {
   const { shot, club } = shotIn(inUsualWords(labelKey(label)));
-  const found = named(club, clubs) ?? byKindAndNumber(club, clubs) ?? byLoft(club, clubs);
+  const found =
+    named(club, clubs) ?? byKindAndNumber(club, clubs) ?? byLoft(club, clubs) ?? lettersAndLoft(club, clubs);
   return found ? { clubId: found.id, shot } : null;
 }
 
@@ -90,6 +96,12 @@ function named(key: string, clubs: readonly LabelledClub[]): LabelledClub | unde
     only(clubs.filter((club) => own(club) === key)) ??
     only(clubs.filter((club) => (WEDGE_WORDS[own(club)] ?? own(club)) === words))
   );
+}
+
+/** "SW 54": the wedge of that loft, else the one called so. */
+function lettersAndLoft(key: string, clubs: readonly LabelledClub[]): LabelledClub | undefined {
+  const [, letters, loft] = /^([pgasl]w) (\d{2})$/.exec(key) ?? [];
+  return letters === undefined ? undefined : (byLoft(loft!, clubs) ?? named(letters, clubs));
 }
 
 function byKindAndNumber(key: string, clubs: readonly LabelledClub[]): LabelledClub | undefined {

@@ -59,6 +59,14 @@ describe('clubs by what files call them', () => {
     ['52 deg', '52', 'full'],
     ['7 iron soft', '7 iron', 'soft'],
     ['PW 3/4', 'PW', 'three-quarter'],
+    ['Pitchingwedge', 'PW', 'full'],
+    ['1W', 'Driver', 'full'],
+    ['Sandwedge', '56', 'full'],
+    ['Wedge 52°', '52', 'full'],
+    ['52 Grad', '52', 'full'],
+    ['SW 52', '52', 'full'],
+    ['PW 44', 'PW', 'full'],
+    ['E7', '7 iron', 'full'],
     ['60 low', '60 low', 'full'],
   ] as const)('%s is the %s, %s', (label, name, shot) => {
     expect(guessClub(label, LOCKER)).toEqual({ clubId: name, shot });
