@@ -1,3 +1,4 @@
+import { fileURLToPath } from 'node:url';
 import vue from '@vitejs/plugin-vue';
 import { defineConfig } from 'vite';
 import { compression } from 'vite-plugin-compression2';
@@ -35,6 +36,11 @@ export default defineConfig({
     // Once, as small as it gets, rather than again for every reader.
     compression({ algorithms: ['gzip', 'brotliCompress'], include: /\.(js|css|html|svg)$/, threshold: 1000 }),
   ],
+  resolve: {
+    alias: [
+      { find: /^fflate$/, replacement: fileURLToPath(new URL('src/files/unzip-here.ts', import.meta.url)) },
+    ],
+  },
   build: {
     target: 'es2022',
     chunkSizeWarningLimit: 700,

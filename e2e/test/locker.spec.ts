@@ -1,4 +1,5 @@
 import { expect, test } from '@playwright/test';
+import { workbookOf } from '../../web/test/files/workbook-file';
 import { cell, choose, demo, names, newPlayer, saved } from './workbench';
 
 test('a club is opened, bent, read back as of an earlier day, deleted and brought back', async ({ page }) => {
@@ -140,4 +141,25 @@ test('a list of several players comes in: who is new is added with a gamer, who 
   await expect(page.getByRole('heading', { name: 'Lis Liste · Gamer' })).toBeVisible();
   expect(await names(page)).toEqual(['Driver']);
   await expect(cell(page, 'Driver', 'shot.full.carryM')).toHaveText('208');
+
+  // A workbook with a sheet for each player is a list of them, read in a worker of the page.
+  await page.goto('/roster');
+  await page.getByRole('button', { name: 'Import a list…' }).click();
+  const bag = (carry: number) => [
+    ['Club', 'Loft', 'Carry'],
+    ['Driver', 10.5, carry],
+    ['7 iron', 33, 140],
+  ];
+  const workbook = workbookOf({ 'Una Blatt': bag(201), 'Duo Blatt': bag(222) });
+  await dialog.getByLabel('List of bags').setInputFiles({
+    name: workbook.name,
+    mimeType: '',
+    buffer: Buffer.from(await workbook.arrayBuffer()),
+  });
+  await choose(dialog.getByLabel('Sheet of the workbook'), 'all of them, a player each');
+  await choose(dialog.getByLabel('Carries in'), 'metres');
+  await dialog.getByRole('button', { name: 'Add 2 players' }).click();
+  await expect(dialog).toBeHidden();
+  await page.getByRole('link', { name: 'Duo Blatt' }).first().click();
+  await expect(cell(page, 'Driver', 'shot.full.carryM')).toHaveText('222');
 });

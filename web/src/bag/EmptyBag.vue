@@ -86,8 +86,8 @@ const SAMPLE =
     <div>
       <h2>Import a file</h2>
       <p class="small quiet">
-        A list of clubs saved as CSV, with a header row: drop it anywhere on this page. You see what is read
-        before it is imported.
+        A list of clubs as a workbook (.xlsx) or CSV, with a header row: drop it anywhere on this page. You
+        see what is read before it is imported.
       </p>
       <NButton size="small" @click="emit('file')">Choose a file…</NButton>
     </div>

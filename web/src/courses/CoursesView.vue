@@ -41,7 +41,7 @@ const course = computed(
 /** Courses are the workspace's: a player, a caddie and an assistant read them. */
 const mayEdit = computed(() => mayDoHere('editCourse'));
 const HOW_TO_BEGIN =
-  'Add one, then paste its scorecard, import a file (a map as GeoJSON, a yardage list as CSV), or type the holes.';
+  'Add one, then paste its scorecard, import a file (a map as GeoJSON, a yardage list as a workbook or CSV), or type the holes.';
 provideReadOnly(() => !mayEdit.value);
 const tab = ref<'holes' | 'seasons'>('holes');
 const problem = ref('');

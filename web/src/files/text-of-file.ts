@@ -22,9 +22,10 @@ function encodingOf(bytes: Uint8Array, isPart: boolean): FileEncoding {
  */
 export function textOfBytes(bytes: Uint8Array, isPart = false): { text: string; encoding: FileEncoding } {
   if (bytes.length === 0) throw new Error('The file is empty.');
-  // What workbooks are packed in.
-  if (bytes[0] === 0x50 && bytes[1] === 0x4b)
-    throw new Error('This is a workbook or an archive: save the sheet as CSV, and import that.');
+  // What workbooks are packed in; the other are those before .xlsx.
+  const isArchive = bytes[0] === 0x50 && bytes[1] === 0x4b;
+  if (isArchive || (bytes[0] === 0xd0 && bytes[1] === 0xcf))
+    throw new Error('This is an archive, or a workbook of another kind than .xlsx: save it as .xlsx or CSV.');
   const encoding = encodingOf(bytes, isPart);
   const text = new TextDecoder(encoding).decode(bytes);
   if (isNoText(text)) throw new Error('This is not a text file, or it is in an unknown encoding.');

@@ -8,7 +8,7 @@ import { counted, type DistanceUnit, type Reading } from '@tasche/core';
 import type { RejectedCell } from '@tasche/contract';
 import { NButton } from 'naive-ui';
 import PageWindow from '../app/PageWindow.vue';
-import { computed } from 'vue';
+import { computed, onMounted, useTemplateRef } from 'vue';
 import { factWords, readingName } from '../history/fact-words';
 import type { PastedTable } from '../sheet/pasted-table';
 import { useImport } from './use-import';
@@ -22,7 +22,10 @@ const props = defineProps<{
 const emit = defineEmits<{ close: []; table: [table: PastedTable, from: string, unit: DistanceUnit] }>();
 const { name, problem, busy, players, player, distanceUnit, table, plan, lineOf, choose, takeLocker } =
   useImport(() => props.unit);
-if (props.file) void choose(props.file);
+const field = useTemplateRef<InstanceType<typeof FileField>>('field');
+onMounted(() => {
+  if (props.file) void field.value!.open(props.file);
+});
 
 interface Incoming {
   key: string;
@@ -85,10 +88,11 @@ async function take(): Promise<void> {
 <template>
   <PageWindow title="Import a file" :px="820" @close="emit('close')">
     <p>
-      One row per club under a header row, saved as CSV or text; or a Tasche locker as JSON. You see what
-      would change before it does.
+      One row per club under a header row, as a workbook (.xlsx), CSV or text; or a Tasche locker as JSON. You
+      see what would change before it does.
     </p>
     <FileField
+      ref="field"
       label="File"
       accept=".csv,.tsv,.json,.txt,text/csv,text/plain,application/json"
       :disabled="busy"

@@ -69,7 +69,7 @@ const words = ({ clubId, distanceM, lie, hole }: PlayedShot) =>
       <NButton size="small" :disabled="read.shots.length === 0" @click="take">
         Save {{ read.shots.length > 0 ? counted(read.shots.length, 'shot') : 'the shots' }}
       </NButton>
-      <FileField label="Shots as CSV" accept=".csv,.txt,text/csv" @file="choose">From a CSV…</FileField>
+      <FileField label="File of shots" accept=".csv,.txt,text/csv" @file="choose">From a file…</FileField>
       <NButton v-if="shots.length > 0" size="small" @click="emit('clear')">Clear all</NButton>
     </div>
     <ProblemLine :text="problem" small />

@@ -74,8 +74,8 @@ const noClubColumn = computed(
       <template #breadcrumb><Breadcrumb :pages="pagesAbove(store.sheet!.player, 'range')" /></template>
       <template #says>
         <p class="quiet small">
-          A CSV of any launch monitor. You set its columns and clubs and see a preview before anything is
-          saved.
+          A CSV or a workbook (.xlsx) of any launch monitor. You set its columns and clubs and see a preview
+          before anything is saved.
         </p>
       </template>
     </PageHead>

@@ -128,15 +128,16 @@ onBeforeUnmount(() => (isStopped = true));
 <template>
   <PageWindow title="Import a list of bags" :px="820" @close="emit('close')">
     <p class="quiet">
-      As CSV or text: one row per club with a column for the player, each player’s name above their clubs, or
-      carries with the players along one side and the clubs along the other. Each player is added to the
-      roster with a gamer; you see who before it happens.
+      As a workbook (.xlsx), CSV or text: one row per club with a column for the player, each player’s name
+      above their clubs, or carries with the players along one side and the clubs along the other. Each player
+      is added to the roster with a gamer; you see who before it happens.
     </p>
     <FileField
       label="List of bags"
       accept=".csv,.tsv,.txt,text/csv,text/plain"
       :disabled="share !== null"
       drop
+      several-sheets
       @file="choose"
     >
       <template v-if="fileName"

@@ -166,7 +166,7 @@ function leave(plans: readonly Command[] = []): void {
         label="Calendar file or list"
         accept=".ics,.csv,.tsv,.txt,text/calendar,text/csv,text/plain"
         @file="read"
-        >Choose a calendar file (.ics) or a list (.csv, .txt)…</FileField
+        >Choose a calendar file (.ics) or a list (.xlsx, .csv, .txt)…</FileField
       >
       <NButton size="small" @click="leave()">Cancel</NButton>
     </p>

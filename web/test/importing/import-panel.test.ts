@@ -2,9 +2,13 @@ import type { ImportPlan } from '@tasche/contract';
 import { flushPromises, mount } from '@vue/test-utils';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import ImportPanel from '../../src/importing/ImportPanel.vue';
+import { sheetsOf } from '../../src/files/workbook';
 import type { PastedTable } from '../../src/sheet/pasted-table';
+import { workbookOf } from '../files/workbook-file';
+import { answerAsWorker } from '../round-worker';
 import { clubView, sheetOf, showSheet } from '../sheet';
 import { freshPinia } from '../pinia';
+import { until } from '../until';
 
 const file = (name: string, part: BlobPart) => new File([part], name);
 const bytes = (text: string) => Uint8Array.from(text, (letter) => letter.charCodeAt(0));
@@ -58,8 +62,25 @@ describe('a file being imported', () => {
     expect(view.text()).toContain('Driver is in 2 rows: a new club each.');
   });
 
+  it('that is a workbook, dropped on the page, is its one sheet', async () => {
+    answerAsWorker({ sheetsOf });
+    const { view } = await panel(
+      workbookOf({
+        Bag: [
+          ['Club', 'Loft', 'Carry'],
+          ['Driver', 10.5, 250],
+        ],
+      }),
+    );
+    await until(() => {
+      expect(view.text()).toContain('1 new');
+    });
+    expect(view.text()).toContain('bags.xlsx');
+    vi.unstubAllGlobals();
+  });
+
   it.each([
-    ['book.xlsx', new Uint8Array([0x50, 0x4b, 3, 4]), 'save the sheet as CSV'],
+    ['book.ods', new Uint8Array([0x50, 0x4b, 3, 4]), 'save it as .xlsx or CSV'],
     ['empty.csv', '', 'The file is empty.'],
     ['list.txt', 'Driver\n3 wood\n', 'no row names the columns'],
     ['big.csv', 'x'.repeat(2_000_001), '2 MB is the limit'],
