@@ -126,6 +126,8 @@ export function strikeRowReader(
     heads.every((head, i) => (cells[i] ?? '').trim().slice(0, 200) === head);
   /** The club the rows are of, as the last line that named one says. */
   let named = '';
+  /** A player named once stands for the rows beneath, as in a sheet whose cells were merged. */
+  let player = '';
   /** Where heads come again, their units may come again under them. */
   let isUnderHeads = false;
   return (cells) => {
@@ -148,6 +150,7 @@ export function strikeRowReader(
           refusal: { column: reader.head, text: text.slice(0, 80).replace(GARBAGE, '?'), reason },
           player: row.player,
         };
+      if (reader.field === 'player') player = row.player ||= player;
     }
     if (!isEnough(row.given))
       return {

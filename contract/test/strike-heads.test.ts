@@ -184,6 +184,9 @@ describe('rows of several players', () => {
     expect(read(['Ann Bell', '150'])).toMatchObject({ ok: true, row: { player: 'Ann Bell' } });
     expect(read(['Bo Carr', 'far'])).toMatchObject({ ok: false, player: 'Bo Carr' });
     expect(read(['Bo Carr', ''])).toMatchObject({ ok: false, player: 'Bo Carr' });
+    // Named once, as in a sheet whose cells were merged.
+    expect(read(['', '140'])).toMatchObject({ ok: true, row: { player: 'Bo Carr' } });
+    expect(strikeRowReader(mapping, [])(['', '140'])).toMatchObject({ ok: true, row: { player: '' } });
   });
   it.each(['Moyenne', 'Écart-type', 'Promedio', 'Media', 'Gemiddelde', 'Genomsnitt', 'Gjennomsnitt'])(
     'are no shots where they sum up: %s',
