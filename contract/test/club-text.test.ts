@@ -504,6 +504,10 @@ describe('a file of clubs as people keep it', () => {
       'Driver, Loft 10.5, Carry 245, Shaft Siv 60',
       '7i, Loft 33, Carry 155, Shaft Rohr 105',
     ]);
+    expect(rows('SW, 56, D3, 85\nLW, 60, D4, 70')).toEqual([
+      'SW, Loft 56, Carry 85, Swing weight D3',
+      'LW, Loft 60, Carry 70, Swing weight D4',
+    ]);
     // What all of it comes to: words around it are left out, what may be a name is asked about.
     const { adds, rejected } = planned([...lines, 'Old Faithful', 'Thanks!']);
     const names = 'Driver,3W,4H,5 iron,6 iron,7 iron,8 iron,9 iron,PW,50°,54°,Putter'.split(',');
