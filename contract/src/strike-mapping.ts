@@ -134,8 +134,8 @@ function guessUnit(
 }
 
 /**
- * What each column holds, by its head. Where the side spin is said, and the axis is not, the spin is the one
- * backwards: the axis follows from the two.
+ * What each column holds, by its head. The side spin is for want of an axis, and goes with the spin backwards where
+ * that is said beside the whole.
  */
 function fieldsOfHeads(heads: readonly string[]): (StrikeField | undefined)[] {
   const fields: (StrikeField | undefined)[] = [];
@@ -157,14 +157,12 @@ function fieldsOfHeads(heads: readonly string[]): (StrikeField | undefined)[] {
   return fields;
 }
 
-/** The unit most cells of a column name behind their numbers, "165 yd". */
+/** The unit most of the numbers in a column have behind them, "165 yd". */
 function unitInCells(rows: readonly (readonly string[])[], column: number): StrikeUnit | undefined {
-  const said = rows.slice(0, 200).flatMap((row) => {
-    const unit = strikeUnitOf(/\d ?([a-z°/]{1,5})$/i.exec((row[column] ?? '').trim())?.[1] ?? '');
-    return unit ? [unit] : [];
-  });
-  const isMostOf = (unit: StrikeUnit) => said.filter((one) => one === unit).length > said.length / 2;
-  return said.find(isMostOf);
+  const cells = rows.slice(0, 200).map((row) => (row[column] ?? '').trim());
+  const numbers = cells.filter((cell) => /\d/.test(cell));
+  const said = numbers.map((cell) => strikeUnitOf(/\d ?([a-z°/]{1,5})$/i.exec(cell)?.[1] ?? ''));
+  return said.find((unit) => unit && said.filter((one) => one === unit).length > said.length / 2);
 }
 
 /**
@@ -244,7 +242,7 @@ function medianIn(
   return numbers[Math.floor(numbers.length / 2)];
 }
 
-/** The day and month of a date as they stand, the year of four digits or none; undefined where the year is first. */
+/** Day, month and year of a date that does not begin with its year; which of the first two is the day is to be told. */
 const DAY_AND_MONTH = /^(\d{1,2})[./-](\d{1,2})[./-](\d{2,4})/;
 
 /**
@@ -278,7 +276,7 @@ function guessDates(
   const [asDayFirst, asMonthFirst] = [span(1), span(0)];
   const hasHalves = [...days, ...cellsOf('time')].some((cell) => /\d ?[ap]m$/i.test(cell));
   const isMonthFirst = asDayFirst === asMonthFirst ? hasHalves : asMonthFirst < asDayFirst;
-  // The first of January is one day in either order.
+  // 1/1 is one day in either order.
   const isSame = parts.every(([first, second]) => first === second);
   return { dates: isMonthFirst ? 'month first' : 'day first', areDatesUnsure: !isSame };
 }

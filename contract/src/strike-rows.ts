@@ -10,6 +10,7 @@ import {
 } from '@tasche/core';
 import { clubOfLine } from './club-of-line.js';
 import { strikeField, type StrikeField } from './strike-fields.js';
+import { isBackSpin } from './strike-heads.js';
 import type { FileMapping } from './strike-mapping.js';
 import { STRIKE_UNIT_FACTORS, isUnitRow, strikeUnitOf } from './strike-units.js';
 
@@ -28,6 +29,8 @@ export interface StrikeRow {
   smash?: number;
   /** Spin about the upright axis, to the right where positive, where a column says it. */
   sideSpinRpm?: number;
+  /** The spin is that backwards alone, as its column says. */
+  isBackSpin?: boolean;
 }
 
 /** What a row may say that is not kept, but worked into what is. */
@@ -120,6 +123,8 @@ export function strikeRowReader(
   });
   // Whose row it is must be known before anything in it is complained of.
   readers.sort((a, b) => Number(b.field === 'player') - Number(a.field === 'player'));
+  const spin = mapping.columns.find(({ field }) => field === 'spinRpm');
+  const saysBackSpin = spin !== undefined && isBackSpin(heads[spin.column] ?? '');
   const [firstHead] = heads;
   const areHeads = (cells: readonly string[]) =>
     cells[0]?.trim() === firstHead &&
@@ -158,24 +163,30 @@ export function strikeRowReader(
         refusal: { column: '', text: '', reason: 'no carry, total, ball speed or club speed' },
         player: row.player,
       };
+    if (saysBackSpin) row.isBackSpin = true;
     return { ok: true, row };
   };
 }
 
 /**
  * What was given, with what follows from it: the speed from the other one and the smash, the axis of the spin
- * and the whole of it from that backwards and that to the side, its two parts.
+ * from that to the side, which is one of its two parts; that backwards is the other.
  */
-export function givenOf({ given, smash, sideSpinRpm }: StrikeRow): Strike {
-  return withSmash(withSideSpin(given, sideSpinRpm), smash);
+export function givenOf(row: StrikeRow): Strike {
+  return withSmash(withSideSpin(row), row.smash);
 }
 
-function withSideSpin(given: Strike, side: number | undefined): Strike {
-  const { spinRpm: back, spinAxisDeg } = given;
-  if (side === undefined || spinAxisDeg !== undefined || !back) return given;
-  const spinRpm = Math.round(Math.hypot(back, side) * 1e4) / 1e4;
-  if (spinRpm > STRIKE_BOUNDS.spinRpm[1]) return given;
-  return { ...given, spinRpm, spinAxisDeg: Math.round((Math.atan2(side, back) * 180e4) / Math.PI) / 1e4 };
+function withSideSpin({ given, sideSpinRpm: side, isBackSpin: isBack }: StrikeRow): Strike {
+  const { spinRpm: spin, spinAxisDeg } = given;
+  if (side === undefined || spinAxisDeg !== undefined || !spin) return given;
+  const whole = isBack ? Math.round(Math.hypot(spin, side) * 1e4) / 1e4 : spin;
+  // More to the side than there is, or more than a ball has, was misread.
+  if (Math.abs(side) > whole || whole > STRIKE_BOUNDS.spinRpm[1]) return given;
+  return {
+    ...given,
+    spinRpm: whole,
+    spinAxisDeg: Math.round((Math.asin(side / whole) * 180e4) / Math.PI) / 1e4,
+  };
 }
 
 function withSmash(given: Strike, smash: number | undefined): Strike {

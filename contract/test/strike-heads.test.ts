@@ -75,6 +75,12 @@ describe('units nobody named', () => {
     expect(unitOf('carryM', ['Carry', 'Side [m]'], ['150', '1'], 'yd')).toBe('m');
     expect(unitOf('totalM', ['Carry (yd)', 'Total'], ['150', '160'], 'm')).toBe('yd');
   });
+  it('in one cell of many are that cell’s alone', () => {
+    const rows = [['165'], ['164'], ['152 m'], ['166']];
+    const guess = guessMapping(['Carry'], rows, 'yd');
+    expect(guess.columns).toEqual([{ column: 0, field: 'carryM', unit: 'yd' }]);
+    expect(guess.unsure).toEqual(['carryM']);
+  });
   it('stand in the cells: those of the column, and of a cell that has another', () => {
     const heads = ['Club', 'Ball speed', 'Carry', 'Spin'];
     const rows = [
@@ -147,6 +153,16 @@ describe('side spin', () => {
     expect(withAxis.guess.columns.map(({ field }) => field)).toEqual(['carryM', 'spinRpm', 'spinAxisDeg']);
     expect(withAxis.given).toMatchObject({ spinRpm: 6000, spinAxisDeg: 4 });
   });
+  it('beside the whole of the spin is a part of it: nothing is added', () => {
+    expect(read(['Carry', 'Total Spin', 'Side Spin'], ['165', '5000', '3000']).given).toMatchObject({
+      spinRpm: 5000,
+      spinAxisDeg: 36.8699,
+    });
+    expect(read(['Carry', 'Spin Rate', 'Side Spin'], ['165', '2000', '3000']).given).toEqual({
+      carryM: 150.876,
+      spinRpm: 2000,
+    });
+  });
   it('without a back spin says nothing, and more than any ball has is refused', () => {
     const heads = ['Carry', 'Backspin', 'Sidespin'];
     expect(read(heads, ['165', '', '300']).given).toEqual({ carryM: 150.876 });
@@ -157,9 +173,9 @@ describe('side spin', () => {
   it('never makes more of the spin than a ball can have (property)', () => {
     const part = fc.integer({ min: 0, max: STRIKE_BOUNDS.spinRpm[1] });
     fc.assert(
-      fc.property(part, part, (spinRpm, sideSpinRpm) => {
+      fc.property(part, part, fc.boolean(), (spinRpm, sideSpinRpm, isBackSpin) => {
         const row = { club: '', shot: undefined, day: undefined, time: undefined, given: { spinRpm } };
-        const given = givenOf({ ...row, sideSpinRpm });
+        const given = givenOf({ ...row, sideSpinRpm, isBackSpin });
         expect(given.spinRpm).toBeLessThanOrEqual(STRIKE_BOUNDS.spinRpm[1]);
         if (given.spinAxisDeg !== undefined)
           expect(given.spinRpm! * Math.sin((given.spinAxisDeg * Math.PI) / 180)).toBeCloseTo(sideSpinRpm, 0);
