@@ -1,12 +1,12 @@
 import { isNumberCell, isSummaryRow, splitHead, strikeFieldOf, type StrikeField } from '@tasche/contract';
 import { kindFromName } from '@tasche/core';
 
-/** The columns of a list with a row a shot. */
+/** The last columns of a list with a row a shot. */
 const SHOT_HEADS = ['Club', 'Carry'] as const;
 type Rows = readonly (readonly string[])[];
 
-/** Columns that may stand beside those of the clubs, and say nothing of a ball. */
-const BESIDE: readonly (StrikeField | undefined)[] = [undefined, 'shot', 'at', 'time', 'player'];
+/** Columns that may stand beside those of the clubs: what they say is of every shot in the row. */
+const OF_THE_ROW: readonly StrikeField[] = ['shot', 'at', 'time', 'player'];
 /** A column that counts the shots. */
 const COUNT = /^(#|nr?o?\.?|num(ber)?|shots?|balls?|schlag|coup|golpe|tiro|)$/i;
 /** Fewer numbers behind a club may be its carry and its total. */
@@ -15,8 +15,8 @@ const MIN_SHOTS_IN_A_ROW = 3;
 const MAX_SPREAD = 1.35;
 
 /**
- * Carries as people write them down by hand, as a list with a row a shot under `SHOT_HEADS`: a column a club, the
- * shots under its name, or a row a club, the shots behind it.
+ * Carries as people write them down by hand, as a list with a row a shot, `SHOT_HEADS` its last columns: a column a
+ * club, the shots under its name, or a row a club, the shots behind it.
  * @param rows of a table, its heads among them
  * @returns undefined where it is neither, or where a cell that should be a carry is none
  */
@@ -29,12 +29,16 @@ const isClub = (cell: string) => /\p{L}/u.test(cell) && kindFromName(splitHead(c
 
 function inColumns([heads = [], ...body]: Rows): string[][] | undefined {
   const fields = heads.map((head) => strikeFieldOf(head));
-  if (heads.filter(isClub).length < 2 || !fields.every((field) => BESIDE.includes(field))) return undefined;
+  const isOfOthers = fields.some((field) => field !== undefined && !OF_THE_ROW.includes(field));
+  if (heads.filter(isClub).length < 2 || isOfOthers) return undefined;
   // "60" beside clubs is one; what the app does not know is left out by whoever imports it, not here.
   const clubs = heads.flatMap((head, i) => (fields[i] === undefined && !COUNT.test(head.trim()) ? [i] : []));
+  const ofRow = heads.flatMap((_head, i) => (fields[i] === undefined ? [] : [i]));
+  const at = (row: readonly string[], column: number) => (row[column] ?? '').trim();
   return listed(
+    ofRow.map((column) => at(heads, column)),
     body.flatMap((row) =>
-      clubs.map((column) => [heads[column]!.trim(), (row[column] ?? '').trim()] as const),
+      clubs.map((column) => [...ofRow.map((other) => at(row, other)), at(heads, column), at(row, column)]),
     ),
   );
 }
@@ -49,12 +53,16 @@ function inRows(rows: Rows): string[][] | undefined {
   return areClubs &&
     shots.some(isOfOne) &&
     shots.every((cells) => cells.length < MIN_SHOTS_IN_A_ROW || isOfOne(cells))
-    ? listed(rows.flatMap(([name = ''], i) => shots[i]!.map((cell) => [name.trim(), cell] as const)))
+    ? listed(
+        [],
+        rows.flatMap(([name = ''], i) => shots[i]!.map((cell) => [name.trim(), cell])),
+      )
     : undefined;
 }
 
-function listed(shots: readonly (readonly [club: string, carry: string])[]): string[][] | undefined {
-  const hit = shots.filter(([, carry]) => carry !== '');
-  const areNumbers = hit.length > 0 && hit.every(([, carry]) => isNumberCell(carry));
-  return areNumbers ? [[...SHOT_HEADS], ...hit.map((shot) => [...shot])] : undefined;
+/** @param shots the carry last */
+function listed(headsOfRow: readonly string[], shots: readonly string[][]): string[][] | undefined {
+  const hit = shots.filter((shot) => shot.at(-1) !== '');
+  const areNumbers = hit.length > 0 && hit.every((shot) => isNumberCell(shot.at(-1)!));
+  return areNumbers ? [[...headsOfRow, ...SHOT_HEADS], ...hit] : undefined;
 }

@@ -22,6 +22,16 @@ describe('carries written down by hand', () => {
     expect(listOf('Shot;PW;SW;60;Kvarn\n1;128;98;88;75')).toEqual(['PW 128', 'SW 98', '60 88', 'Kvarn 75']);
     expect(listOf('#;Eisen 7;Eisen 8\n1;150,5;140\n2;149;141')).toHaveLength(4);
   });
+  it('keep whose they are and the day they were hit on', () => {
+    expect(
+      shotsByClub(rows('Player;Date;7 Iron;8 Iron\nAnn Bell;1.10.2026;165;152\nBo Carr;2.10.2026;;131')),
+    ).toEqual([
+      ['Player', 'Date', 'Club', 'Carry'],
+      ['Ann Bell', '1.10.2026', '7 Iron', '165'],
+      ['Ann Bell', '1.10.2026', '8 Iron', '152'],
+      ['Bo Carr', '2.10.2026', '8 Iron', '131'],
+    ]);
+  });
   it('in a row for each club are so too', () => {
     expect(listOf('7i;165;163;168;170\n8i;152;150\nPW;128;;127;126')).toEqual([
       ...['7i 165', '7i 163', '7i 168', '7i 170', '8i 152', '8i 150', 'PW 128', 'PW 127', 'PW 126'],
