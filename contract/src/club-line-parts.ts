@@ -73,8 +73,8 @@ export function isPlainClub(name: string): boolean {
   return others.length === 0 || (kindFromName(name) === 'wedge' && others.every((word) => SOLE.test(word)));
 }
 
-/** Lengths of clubs that are swung, inches. */
-const LENGTHS_IN = [33, 48.5] as const;
+/** Lengths of irons and wedges, and of longer clubs, inches. */
+const LENGTHS_IN = { short: [33, 41], long: [37, 48.5] } as const;
 
 /** What a word says by itself. */
 const SAYS: readonly [RegExp, LineHead][] = [
@@ -133,7 +133,8 @@ export function readClubParts(words: readonly string[]): ClubLine | undefined {
 /** A bare number between a loft and a carry, and too small for one: "7i 33 stiff 37 165". */
 function lengthAt(rest: readonly string[], at: number, kind: ClubKind): ReturnType<typeof partAt> {
   const word = rest[at]!;
-  const isLength = ANY_NUMBER.test(word) && valueOf(word) >= LENGTHS_IN[0] && valueOf(word) <= LENGTHS_IN[1];
+  const [from, to] = LENGTHS_IN[kind === 'iron' || kind === 'wedge' ? 'short' : 'long'];
+  const isLength = ANY_NUMBER.test(word) && valueOf(word) >= from && valueOf(word) <= to;
   return isLength && rest.slice(at + 1).some((one) => isCarry(one, kind))
     ? { head: 'Length', text: word, words: 1 }
     : undefined;

@@ -549,6 +549,14 @@ describe('a file of clubs as people keep it', () => {
     expect(read(inches, lofts, carries, cm)).toEqual(told);
   });
 
+  it('has no column of lengths where the numbers may be lofts, or what a short hitter’s irons carry', () => {
+    const keys = (lines: readonly string[]) =>
+      planned(lines).adds.map(({ readings }) => readings.map(({ key }) => key));
+    const both = Array(5).fill(['loftStampedDeg', 'shot.full']);
+    expect(keys(['5i;26;105', '6i;29;100', '7i;33;95', '8i;37;90', '9i;41;84'])).toEqual(both);
+    expect(keys(['6i;31;172', '7i;34;160', '8i;37;148', '9i;40;134', 'PW;43;120'])).toEqual(both);
+  });
+
   it('of four wedges has no column of lengths: their lofts are as alike', () => {
     const { adds } = planned(['PW;46;120', 'GW;50;110', 'SW;54;98', 'LW;58;85']);
     expect(adds.map(({ readings }) => readings.map(({ key }) => key))).toEqual(
