@@ -37,6 +37,7 @@ function choose({ file }: { file: UploadFileInfo }): boolean {
 }
 
 async function open(file: File): Promise<void> {
+  cancel();
   sheets.value = [];
   problem.value = '';
   if (!takesTables.value || !isWorkbook(file)) {

@@ -4,6 +4,7 @@ import { strToU8, zipSync } from 'fflate';
 export type Cell = string | number | { value: number; format: 'day' | 'time' } | null;
 
 const FORMATS = { day: 1, time: 2 } as const;
+// Names the format wants, and no addresses: nothing is fetched.
 const NS = 'xmlns="http://schemas.openxmlformats.org/spreadsheetml/2006/main"';
 const RELS = 'http://schemas.openxmlformats.org/officeDocument/2006/relationships';
 const PACKAGE = 'http://schemas.openxmlformats.org/package/2006';
