@@ -10,7 +10,7 @@ import {
 import { isPlainClub } from './club-line-parts.js';
 import { asClubLines } from './club-lines.js';
 import { isRemark } from './remark.js';
-import { PLAYER_WORDS } from './round-words.js';
+import { PLAYER_WORDS } from './heads-in-other-languages.js';
 import { columnOf, type RecognisedColumn } from './columns.js';
 import { TableError, isBlankRow, splitTable } from './split-table.js';
 

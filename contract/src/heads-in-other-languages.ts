@@ -99,3 +99,10 @@ export const HEADS_IN_OTHER_LANGUAGES: Readonly<Record<string, Column['id']>> = 
   notater: 'notes',
   pris: 'price',
 };
+
+/** What a hole and a player are called in lists, in all of these languages, for a pattern; from memory, no source. */
+export const HOLE_WORDS = 'holes?|loch|bahn|trou|hoyo|buca|buraco|hål|hul|hull';
+export const PLAYER_WORDS = [
+  'player|golfer|athlete|client|customer|member|student',
+  'spieler|joueur|joueuse|jugador|giocatore|jogador|speler|spelare|spiller',
+].join('|');

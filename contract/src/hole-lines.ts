@@ -1,4 +1,4 @@
-import { HOLE_WORDS } from './round-words.js';
+import { HOLE_WORDS } from './heads-in-other-languages.js';
 import type { Scorecard } from './scorecard.js';
 
 /** "Hole 1 par 4 350", "1: par 4, 350m", "#1 Par 4 412 yds": what a line of a message says of a hole. */

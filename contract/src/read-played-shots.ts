@@ -4,7 +4,7 @@ import { guessClub, labelKey, type LabelledClub } from './club-labels.js';
 import { lieInText, withoutLie } from './lie-words.js';
 import { readDistance, withoutAbout } from './numbers-in-text.js';
 import { MAX_PLAYED_SHOTS, type PlayedShot } from './played-shots.js';
-import { HOLE_WORDS } from './round-words.js';
+import { HOLE_WORDS } from './heads-in-other-languages.js';
 import { inputShown } from './schemas.js';
 import { guessDelimiter } from './split-table.js';
 import { strikeFieldOf } from './strike-heads.js';
@@ -24,10 +24,8 @@ interface ReadShots {
 
 const HEADS: readonly [RegExp, keyof PlayedShot][] = [
   [/^hit with$/, 'clubId'],
-  [
-    /^(distance|from|to the hole|yards?|yds?|metres?|meters?|m|entfernung|distancia|distanza|distância|afstand|avstand)\b/,
-    'distanceM',
-  ],
+  [/^(distance|from|to the hole|yards?|yds?|metres?|meters?|m)\b/, 'distanceM'],
+  [/^(entfernung|distancia|distanza|distância|afstand|avstand)\b/, 'distanceM'],
   [/^(lie|off|surface|lage|ligging|läge|leje|leie)$/, 'lie'],
   [new RegExp(`^(${HOLE_WORDS}|no\\.?|#)$`), 'hole'],
 ];
@@ -36,7 +34,8 @@ type Columns = Partial<Record<keyof PlayedShot, number>>;
 /**
  * What was hit from where: a line a shot, "4, 7 iron, 165, rough" or "7i 165 rough", the club before the
  * distance; a line a hole, "4: driver, 7i 165 rough, PW 40"; shots under a line that names their hole, "Hole 4";
- * or a CSV whose first row names club, distance, lie and hole. A distance without a unit is in `unit`. Putts are left out.
+ * or a CSV whose first row names club, distance, lie and hole. A distance without a unit is in `unit`. Putts are
+ * left out.
  * @param clubs those a label may mean
  */
 export function readPlayedShots(text: string, clubs: readonly LabelledClub[], unit: DistanceUnit): ReadShots {
@@ -50,7 +49,9 @@ export function readPlayedShots(text: string, clubs: readonly LabelledClub[], un
     if ((heads && i === 0) || cells.every((cell) => cell.trim() === '')) continue;
     const refuse = (reason: string, part = cells.join(', ')) =>
       read.refused.push({ line: i + 1, text: inputShown(part), reason });
-    const named = heads ? undefined : HOLE_LINE.exec(cells.join(',').trim())?.[1];
+    const named = heads
+      ? undefined
+      : HOLE_LINES.map((line) => line.exec(cells.join(',').trim())?.[1]).find((hole) => hole !== undefined);
     if (named !== undefined && typeof holeIn(named) === 'number') {
       under = Number(named);
       continue;
@@ -68,7 +69,11 @@ export function readPlayedShots(text: string, clubs: readonly LabelledClub[], un
     ];
     for (const shot of shots) {
       if (typeof shot === 'string') refuse(shot);
-      else read.shots.push({ ...shot, hole: shot.hole ?? under });
+      else {
+        // A shot that says its hole ends the one above it.
+        if (under !== null) under = shot.hole ?? under;
+        read.shots.push({ ...shot, hole: shot.hole ?? under });
+      }
     }
     for (const { part, reason } of ofHole?.refused ?? []) refuse(reason, part);
   }
@@ -77,17 +82,19 @@ export function readPlayedShots(text: string, clubs: readonly LabelledClub[], un
 
 const PUTT = new RegExp(`^\\W*(?:(?:${HOLE_WORDS}|h|#)?\\s?\\d{1,2}\\W+)?putt|^\\s*\\d ?p\\s*$`, 'i');
 const HOLE_FIRST = new RegExp(`^\\s*(?:(?:${HOLE_WORDS})\\b|h|#)?\\s?(\\d{1,2})(?: ?:|[.)] )\\s*`, 'i');
-/** "Hole 4", "Hole 4 (par 4, 412 yd)", "4:": shots of it follow. */
-const HOLE_LINE = new RegExp(
-  `^(?=.*\\p{L}|.*:)(?:(?:${HOLE_WORDS})\\b|h|#)? ?(\\d{1,2}) ?[:.]?(?:[ ,(–-]{0,4}par ?\\d\\D.{0,30}|[ ,(–-]{0,4}par ?\\d)?$`,
-  'iu',
-);
+/** " (par 4, 412 yd)", behind a hole. */
+const ITS_PAR = '[ ,(–-]{0,4}par ?\\d(?:\\D.{0,30})?';
+/** "Hole 4", "Hole 4 (par 4, 412 yd)", "4:", "H4: par 4": shots of it follow. "H4" alone may be a hybrid. */
+const HOLE_LINES = [
+  new RegExp(`^(?:(?:${HOLE_WORDS})\\b|#) ?(\\d{1,2}) ?[:.]?(?:${ITS_PAR})?$`, 'i'),
+  new RegExp(`^h? ?(\\d{1,2}) ?(?::|:?${ITS_PAR})$`, 'i'),
+];
 /** Between the shots of a hole in one line. */
 const BETWEEN_SHOTS = /[,;]\s*|\s(?:[/–-]|->|→)\s/;
 
 /**
  * The shots of a hole in one line, "4: driver, 7i 165 rough, PW 40, 2 putts".
- * @returns undefined where the line is none, or one of its parts is no shot by itself
+ * @returns undefined where the line is none, or half of its parts are no shots by themselves
  */
 function shotsOfHole(
   cells: readonly string[],

@@ -1,6 +1,6 @@
 import { withoutBrackets } from './head-words.js';
 import { cardOfLines } from './hole-lines.js';
-import { HOLE_WORDS } from './round-words.js';
+import { HOLE_WORDS } from './heads-in-other-languages.js';
 import { TableError, isBlankRow, splitTable } from './split-table.js';
 
 /** The holes of a card: a row each, or a total, under the heads of its columns. */

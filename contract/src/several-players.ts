@@ -3,7 +3,7 @@ import { asClubLines } from './club-lines.js';
 import { findHeads, headedText, ofPlayer, playersOf, type HeadedCells } from './club-text.js';
 import { SAYS_NOTHING } from './club-rows.js';
 import { columnOf, recogniseHead, type RecognisedColumn } from './columns.js';
-import { PLAYER_WORDS } from './round-words.js';
+import { PLAYER_WORDS } from './heads-in-other-languages.js';
 import { TableError, isBlankRow, splitTable } from './split-table.js';
 
 type Cells = readonly (readonly string[])[];

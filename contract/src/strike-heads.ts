@@ -1,4 +1,4 @@
-import { PLAYER_WORDS } from './round-words.js';
+import { PLAYER_WORDS } from './heads-in-other-languages.js';
 import { STRIKE_FIELDS, type StrikeField } from './strike-fields.js';
 import { SPEED_UNITS, splitHead } from './strike-units.js';
 
@@ -48,9 +48,8 @@ const ELSEWHERE: Readonly<Partial<Record<StrikeField, readonly (readonly RegExp[
     [
       /^(ball|total|gesamt|ruckwarts|retro)? ?(spinn?|drall|effet|effetto|efecto|efeito|rotation|rotazione|rotacao)$/,
     ],
-    [
-      /^(spinn?|effet|effetto|efecto|efeito|rotation|rotazione) ?(arriere|retro|atras|total[a-z]*|gesamt|hastighe[td]|snelheid)$/,
-    ],
+    [/^spinn? ?(total[a-z]*|gesamt|hastighe[td]|snelheid)$/],
+    [/^(spin|effet|effetto|efecto|efeito|rotation|rotazione) ?(arriere|retro|atras|total[a-z]*)$/],
     [/^(taux|vitesse|velocidad|velocita) (de |di )?(spin|rotation|giro|rotazione|efecto)$/],
   ],
   azimuthDeg: [
@@ -73,12 +72,10 @@ const ELSEWHERE: Readonly<Partial<Record<StrikeField, readonly (readonly RegExp[
     [/^(distan[a-z]+|afstand|avstand|longueur) total[a-z]*$/],
   ],
   carryM: [
-    [
-      /^(distan[a-z]+|afstand|avstand|longueur) (de |di )?carry$|^carry ?(lange|langd|lengde|weite|distan[a-z]+|afstand|avstand)$/,
-    ],
-    [
-      /^((flug|schlag)?weite|flug(distanz|lange)|portee|vlucht(lengte|afstand)?|flyglangd|distan(cia|za)|afstand|avstand)$/,
-    ],
+    [/^(distan[a-z]+|afstand|avstand|longueur) (de |di )?carry$/],
+    [/^carry ?(lange|langd|lengde|weite|distan[a-z]+|afstand|avstand)$/],
+    [/^((flug|schlag)?weite|flug(distanz|lange)|portee|vlucht(lengte|afstand)?|flyglangd)$/],
+    [/^(distan(cia|za)|afstand|avstand)$/],
     [/^(distan(cia|za) (de |di )?)?(vuelo|volo|voo)$/],
   ],
   player: [[new RegExp(`^(${PLAYER_WORDS})(name|naam|navn|namn)?$`)]],
@@ -91,8 +88,11 @@ const ELSEWHERE: Readonly<Partial<Record<StrikeField, readonly (readonly RegExp[
 };
 
 /** Heads of a number that is not kept: how long a ball flew, how far from a target it was, where the face met it. */
-const NOT_KEPT =
-  /zeit|temps|tiempo|tempo|tijd|\btid|time|ziel|objectif|objetivo|target|score|face|impa|treffpunkt|path|plane|\bwind|wind$|effic|quali|loft/;
+const NOT_KEPT = [
+  /zeit|temps|tiempo|tempo|tijd|\btid|time|\bwind|wind$/,
+  /ziel|objectif|objetivo|target|score|effic|quali/,
+  /face|impa|treffpunkt|path|plane|loft/,
+];
 
 /** Letters without the marks over them: "kølle" is "kolle". */
 function plainLetters(words: string): string {
@@ -118,7 +118,7 @@ export function strikeFieldOf(head: string, taken: readonly StrikeField[] = []):
   const plain = plainLetters(words);
   const elsewhere = STRIKE_FIELDS.find(
     ({ field, units }) =>
-      !(units.length > 0 && NOT_KEPT.test(plain)) &&
+      !(units.length > 0 && NOT_KEPT.some((pattern) => pattern.test(plain))) &&
       ELSEWHERE[field]?.some((patterns) => patterns.every((pattern) => pattern.test(plain))),
   );
   return elsewhere && free(elsewhere.field, taken);

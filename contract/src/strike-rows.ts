@@ -267,11 +267,15 @@ function takeNumber<Part extends string>(
   // "3.2 L": a side said by its letter is left or right whatever its sign.
   const side = (match[1] ?? match[3] ?? '').toUpperCase();
   if (side === 'L' || side === 'R') value = Math.abs(value) * (side === 'L' ? -1 : 1);
-  if (!(value >= min && value <= max))
-    return `must be between ${shown(min / Math.abs(factor))} and ${shown(max / Math.abs(factor))}${unitHere && ` ${unitHere}`}`;
+  if (!(value >= min && value <= max)) return between(min, max, Math.abs(factor), unitHere);
   // A tenth of a millimetre is more than any device sees.
   into[field] = Math.round(value * 1e4) / 1e4;
   return undefined;
+}
+
+/** @param factor from what is kept to what is written */
+function between(min: number, max: number, factor: number, unit: string): string {
+  return `must be between ${shown(min / factor)} and ${shown(max / factor)}${unit && ` ${unit}`}`;
 }
 
 function shown(value: number): string {

@@ -104,6 +104,12 @@ describe('what was hit from where, as it is recorded', () => {
       ['8 iron', 4],
     ]);
     expect([refused, putts]).toEqual([[], 1]);
+    expect(read('Hole 1\nDriver\n2: 7i 150\nPW 40').shots.map(({ hole }) => hole)).toEqual([1, 2, 2]);
+    // "H4" is a hole or a hybrid: it is asked.
+    expect(read('Driver\nH4\n7i 150')).toMatchObject({
+      refused: [{ line: 2 }],
+      shots: [{ hole: null }, { hole: null }],
+    });
     // A number alone is a club where one is called so.
     expect(read('Driver\n7\n8i 150').shots.map(({ clubId }) => clubId)).toEqual([
       'Driver',
