@@ -1,13 +1,18 @@
 import type { Lie } from '@tasche/core';
 
+/** Rough a club is caught in. */
+const HEAVY = [
+  '(?:\\b(?:heavy|deep|thick|long|high|tall|hohe[nms]?|tiefe[nms]?|dicke[nms]?|gros|haut|hoge|diepe|djup|dyb)',
+  '(?:rough|ruff)\\b|\\brough (?:alto|denso|épais|fitto))',
+].join(' ');
 /** How people say what a ball lies on, other languages from memory; the first that is found is meant. */
 const LIE_WORDS: readonly [RegExp, Lie][] = [
-  [/\bwet (?:heavy|deep|thick) rough\b|\b(?:heavy|deep|thick) rough,? wet\b/, 'heavy rough, wet'],
-  [/\b(?:heavy|deep|thick) rough\b/, 'heavy rough'],
+  [new RegExp(`\\bwet ${HEAVY}|${HEAVY},? wet\\b`), 'heavy rough, wet'],
+  [new RegExp(HEAVY), 'heavy rough'],
   [/\bwet rough\b|\blight rough,? wet\b/, 'light rough, wet'],
-  [/\b(?:(?:light|semi)[ -]?)?(?:rough|ruff)\b|\bfirst cut\b/, 'light rough'],
+  [/\b(?:(?:light|semi|short)[ -]?)?(?:rough|ruff)\b|\bfirst cut\b/, 'light rough'],
   [/\b(?:sand|sable|arena|sabbia|areia|zand)\b|\b(?:(?:greenside|fairway) )?bunker\b|\btrap\b/, 'sand'],
-  [/\btight\b/, 'tight'],
+  [/\b(?:tight|bare|hard ?pan)\b(?: lie\b)?/, 'tight'],
   [/\b(?:tee|abschlag|départ|salida|partenza|saída|utslag|afslag)\b/, 'tee'],
   [/\bfairway\b|\bfwy?\b/, 'fairway'],
 ];

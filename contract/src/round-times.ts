@@ -52,9 +52,9 @@ export function clockIn(zone: string, moment: Date): string {
   return `${two(there.getHours())}:${two(there.getMinutes())}`;
 }
 
-const WRITTEN = /^(\d{1,2})(?:[:.h ]?(\d{2}))?\s*(am|pm|a|p)?\.?m?\.?$/;
+const WRITTEN = /^(\d{1,2})(?:[:.h ]?(\d{2}))?\s*(?:(am|pm|a|p)?\.?m?\.?|uhr|hrs?|o[’']clock)$/;
 
-/** "8:40", "840", "8.40 am", "1:15pm" or "13h15" as "08:40"; undefined for what is no time. */
+/** "8:40", "840", "8.40 am", "1:15pm", "13h15" or "8.40 Uhr" as "08:40"; undefined for what is no time. */
 export function readClock(text: string): string | undefined {
   const found = WRITTEN.exec(text.trim().toLowerCase());
   if (!found) return undefined;

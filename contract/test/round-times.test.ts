@@ -31,6 +31,12 @@ describe('when a round begins', () => {
     const written = ['8:40', '840', '0840', '8.40 am', '8h40', '8', '1:15 pm', '1:15p', '12 am', '12:30pm'];
     const read = ['08:40', '08:40', '08:40', '08:40', '08:40', '08:00', '13:15', '13:15', '00:00', '12:30'];
     expect(written.map(readClock)).toEqual(read);
+    expect(['8 Uhr', '8.40 Uhr', '1 o’clock', '1340 hrs'].map(readClock)).toEqual([
+      '08:00',
+      '08:40',
+      '01:00',
+      '13:40',
+    ]);
     for (const none of ['', 'early', '24:00', '8:60', '13 pm', '0 am', '8:4', '1234567'])
       expect(readClock(none), none).toBeUndefined();
   });

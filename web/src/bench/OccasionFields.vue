@@ -40,6 +40,6 @@ function choose(id: string): void {
     <ChoiceField :value="eventId ?? NONE" label="For" :options="options" @update:value="choose" />
   </NFormItem>
   <NFormItem label="Due" path="dueOn">
-    <DateField :value="dueOn ?? ''" label="Due" optional @update:value="dueOn = $event || null" />
+    <DateField :value="dueOn ?? ''" label="Due" optional ahead @update:value="dueOn = $event || null" />
   </NFormItem>
 </template>

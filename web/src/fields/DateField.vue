@@ -17,6 +17,8 @@ const props = defineProps<{
   disabled?: boolean;
   /** May be empty. */
   optional?: boolean;
+  /** Of something to come: a day without a year is not one that has passed. */
+  ahead?: boolean;
 }>();
 const emit = defineEmits<{ 'update:value': [day: string] }>();
 defineOptions({ inheritAttrs: false });
@@ -41,10 +43,15 @@ function fault(day: string): string {
   return '';
 }
 
+function dayIn(text: string): string | null {
+  const { min = props.ahead ? format(new Date(), 'yyyy-MM-dd') : undefined, max } = props;
+  return readDay(text, locale, new Date(), { min, max });
+}
+
 function onInput(event: Event): void {
   typed.value = (event.target as HTMLInputElement).value;
   // The error goes as soon as the day is fixed, so that nothing moves while a press leaves the field.
-  const day = readDay(typed.value, locale);
+  const day = dayIn(typed.value);
   if (day && !fault(day)) complaint.value = '';
 }
 
@@ -57,7 +64,7 @@ function leave(): void {
     else complaint.value = `${props.label}: choose a date`;
     return;
   }
-  const day = readDay(text, locale);
+  const day = dayIn(text);
   complaint.value = day
     ? fault(day)
     : `${props.label}: "${text}" is not a date; write ${words('2026-09-01')}`;

@@ -71,6 +71,12 @@ onMounted(() => {
 defineExpose({
   focus: () => field.value?.focus(),
   select: () => field.value?.select(),
+  /** What was typed has been taken. */
+  clear: () => {
+    typing.value = false;
+    text.value = '';
+    emit('update:value', '');
+  },
 });
 </script>
 

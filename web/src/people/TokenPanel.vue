@@ -106,7 +106,7 @@ const COLUMNS: readonly DataColumn<TokenView>[] = [
           />
         </NFormItem>
         <NFormItem :label="`Ends on (within ${MAX_TOKEN_DAYS} days)`">
-          <DateField v-model:value="draft.endsOn" label="Ends on" />
+          <DateField v-model:value="draft.endsOn" label="Ends on" ahead />
         </NFormItem>
         <NRadioGroup v-model:value="draft.writes">
           <NRadio :value="false">reads</NRadio>

@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import ProblemLine from '../app/ProblemLine.vue';
 import NumberField from '../fields/NumberField.vue';
-import TextField from '../fields/TextField.vue';
-import { NButton, NForm } from 'naive-ui';
+import { NButton } from 'naive-ui';
 import {
   DEFAULT_GAP_SETTINGS,
   demandKey,
@@ -24,11 +23,11 @@ import {
   type PlanChoosing,
   type PlanView,
 } from '@tasche/contract';
-import { computed, ref } from 'vue';
+import { computed } from 'vue';
 import LockChips from './LockChips.vue';
 import WeekAnswer from './WeekAnswer.vue';
 import WeekNeeds from './WeekNeeds.vue';
-import { readNeeds } from './read-needs';
+import WrittenNeeds from './WrittenNeeds.vue';
 import { swapsAgainst } from './round-swaps';
 import { useChoosing } from './use-choosing';
 import Hint from '../app/Hint.vue';
@@ -59,21 +58,11 @@ const choosing = computed<PlanChoosing>(
 );
 const set = (part: Partial<PlanChoosing>) => emit('choosing', { ...choosing.value, ...part });
 
-const typed = ref('');
-const problem = ref('');
-function add(): void {
-  const read = readNeeds(typed.value, props.unit);
-  if (!read.ok) {
-    problem.value = `${read.reason}; nothing was added yet.`;
-    return;
-  }
-  if (choosing.value.needs.length + read.needs.length > MAX_PLAN_NEEDS) {
-    problem.value = `A week holds at most ${MAX_PLAN_NEEDS} needs.`;
-    return;
-  }
-  problem.value = '';
-  typed.value = '';
-  set({ needs: [...choosing.value.needs, ...read.needs].sort((a, b) => b.distanceM - a.distanceM) });
+function add(needs: readonly ShotDemand[]): string | undefined {
+  if (choosing.value.needs.length + needs.length > MAX_PLAN_NEEDS)
+    return `A week holds at most ${MAX_PLAN_NEEDS} needs.`;
+  set({ needs: [...choosing.value.needs, ...needs].sort((a, b) => b.distanceM - a.distanceM) });
+  return undefined;
 }
 const asked = computed(() =>
   props.known.length === 0
@@ -120,15 +109,13 @@ const swaps = computed<Swap[]>(() => {
         this player, in {{ air }}</span
       >
     </h2>
-    <NForm v-if="!readOnly" class="bar no-print" @submit.prevent="add">
-      <TextField
-        v-model:value="typed"
-        class="line"
-        aria-label="Needs"
-        :placeholder="`155 hold x3, 210 run, drive 285 left 140 x14, 160 heavy rough (${unit})`"
-        autocomplete="off"
-      />
-      <NButton :disabled="typed.trim() === ''" attr-type="submit">Add</NButton>
+    <WrittenNeeds
+      v-if="!readOnly"
+      label="Needs"
+      :placeholder="`155 hold x3, 210 run, drive 285 left 140 x14, 160 heavy rough (${unit})`"
+      :unit="unit"
+      :take="add"
+    >
       <label class="small quiet"
         >clubs at most
         <NumberField
@@ -150,8 +137,7 @@ const swaps = computed<Swap[]>(() => {
           :step="0.01"
           @write="set({ changeStrokes: $event! })"
       /></label>
-    </NForm>
-    <ProblemLine :text="problem" />
+    </WrittenNeeds>
     <p v-if="choosing.needs.length === 0" class="quiet small">
       Enter the shots of the week, as in practice-round notes: they replace a usual round’s shots at greens.
       Drives, recoveries and the short game stay.
@@ -224,10 +210,5 @@ h2 .small {
   .two {
     grid-template-columns: minmax(0, 1fr);
   }
-}
-.line {
-  flex: 1 1 380px;
-  width: auto;
-  max-width: 560px;
 }
 </style>

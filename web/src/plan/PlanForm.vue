@@ -64,7 +64,7 @@ function leave(): void {
         <TextField aria-label="Course" v-model:value="draft.course" placeholder="Which course?" />
       </NFormItem>
       <NFormItem label="First day" path="startsOn">
-        <DateField v-model:value="draft.startsOn" label="First day" />
+        <DateField v-model:value="draft.startsOn" label="First day" ahead />
       </NFormItem>
       <NFormItem label="Last day" path="endsOn">
         <DateField v-model:value="draft.endsOn" :min="draft.startsOn" label="Last day" />

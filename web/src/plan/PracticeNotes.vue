@@ -1,11 +1,9 @@
 <script setup lang="ts">
 import { demandKey, type DistanceUnit, type ShotDemand } from '@tasche/core';
 import { playedFromWords } from '@tasche/contract';
-import { NButton, NForm } from 'naive-ui';
-import { computed, ref } from 'vue';
-import ProblemLine from '../app/ProblemLine.vue';
-import TextField from '../fields/TextField.vue';
-import { readNeeds } from './read-needs';
+import { NButton } from 'naive-ui';
+import { computed } from 'vue';
+import WrittenNeeds from './WrittenNeeds.vue';
 
 /** What practice rounds, and rounds played here before, showed that a round will ask for. */
 const props = defineProps<{
@@ -17,48 +15,46 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ notes: [notes: readonly ShotDemand[]] }>();
 
-const problem = ref('');
-const typed = ref('');
+/** A third of a time is 0.33. */
+const timesWords = ({ weight }: ShotDemand) => String(Math.round(weight * 100) / 100);
 const playedFresh = computed(() =>
   props.played.filter((played) => !props.notes.some(({ name }) => name === played.name)),
 );
 const playedWords = computed(() =>
-  playedFresh.value.map((demand) => `${playedFromWords(demand, props.unit)} ×${demand.weight}`).join(', '),
+  playedFresh.value
+    .map((demand) => `${playedFromWords(demand, props.unit)} ×${timesWords(demand)}`)
+    .join(', '),
 );
 
-function add(): void {
-  const read = readNeeds(typed.value, props.unit);
-  if (!read.ok) {
-    problem.value = `${read.reason}; nothing was added yet.`;
-    return;
+/** What is written a second time comes up more often. */
+function add(needs: readonly ShotDemand[]): undefined {
+  const notes = [...props.notes];
+  for (const need of needs) {
+    const name = `practice: ${need.name}`.slice(0, MAX_NAME);
+    const named = notes.findIndex((note) => note.name === name);
+    const isSame = named !== -1 && notes[named]!.leftM === need.leftM;
+    if (isSame) notes[named] = { ...notes[named]!, weight: notes[named]!.weight + need.weight };
+    else notes.push({ ...need, name: named === -1 ? name : freeName(name, notes) });
   }
-  problem.value = '';
-  typed.value = '';
-  const known = new Set(props.notes.map(({ name }) => name));
-  emit('notes', [
-    ...props.notes,
-    ...read.needs.map((demand) => {
-      let name = `practice: ${demand.name}`;
-      while (known.has(name)) name += '’';
-      known.add(name);
-      return { ...demand, name: name.slice(0, 80) };
-    }),
-  ]);
+  emit('notes', notes);
+}
+const MAX_NAME = 80;
+function freeName(name: string, notes: readonly ShotDemand[]): string {
+  let number = 2;
+  while (notes.some((note) => note.name === `${name} (${number})`)) number++;
+  return `${name} (${number})`;
 }
 </script>
 
 <template>
-  <NForm v-if="!readOnly" class="bar no-print" @submit.prevent="add">
-    <TextField
-      v-model:value="typed"
-      class="line"
-      aria-label="Practice-round notes"
-      :placeholder="`notes, ${unit}: 230-250 x6, 155 hold x3`"
-      autocomplete="off"
-    />
-    <NButton :disabled="typed.trim() === ''" attr-type="submit">Add</NButton>
-  </NForm>
-  <ProblemLine :text="problem" />
+  <WrittenNeeds
+    v-if="!readOnly"
+    class="written"
+    label="Practice-round notes"
+    :placeholder="`notes, ${unit}: 230-250 x6, 155 hold x3`"
+    :unit="unit"
+    :take="add"
+  />
   <p v-if="playedFresh.length > 0 && !readOnly" class="small no-print">
     Rounds played here had {{ playedWords }}.
     <NButton size="small" @click="emit('notes', [...notes, ...playedFresh])">Add to the needs</NButton>
@@ -69,7 +65,7 @@ function add(): void {
   <ul v-if="notes.length" class="notes">
     <li v-for="(demand, i) in notes" :key="demandKey(demand)">
       <span
-        >{{ demand.name }} <b>×{{ demand.weight }}</b></span
+        >{{ demand.name }} <b>×{{ timesWords(demand) }}</b></span
       >
       <NButton
         v-if="!readOnly"
@@ -84,12 +80,8 @@ function add(): void {
 </template>
 
 <style scoped>
-.bar {
+.written {
   margin: 8px 0;
-}
-.line {
-  flex: 1 1 220px;
-  width: auto;
 }
 .notes {
   list-style: none;

@@ -1,5 +1,20 @@
 import { DEMAND_BOUNDS, distanceNumber, type DistanceUnit, type Lie, type ShotDemand } from '@tasche/core';
 import { lieInText, storedMetres, withoutLie } from '@tasche/contract';
+import {
+  AT_HOLE,
+  BESIDE,
+  DRIVE,
+  EITHER_TEE_SHOT,
+  HOLD,
+  LAY_UP,
+  LEFT_BEFORE,
+  LEFT_BEHIND,
+  OTHER_PAR,
+  PAR_3,
+  RUN,
+  shotsWritten,
+  TO_FAIRWAY,
+} from './need-words';
 
 /** Needs read off a line typed by hand, or what is wrong with it. */
 type ReadNeeds = { ok: true; needs: ShotDemand[] } | { ok: false; reason: string };
@@ -9,13 +24,12 @@ const TIMES_BETWEEN = /\b(\d+(?:\.\d+)?)(\s?)x(\s?)(\d+(?:\.\d+)?)\b/;
 const MAX_TIMES_BEFORE = 36;
 const TIMES = /(?<![a-z])x\s?(\d+(?:\.\d+)?)\b/;
 const TIMES_BEFORE = /\b(\d+(?:\.\d+)?)\s?(?:x|times)(?![a-z\d])/;
-const TIMES_WORDS: readonly [RegExp, number][] = [
-  [/\bonce\b/, 1],
-  [/\btwice\b/, 2],
-];
-const LEFT = /\bleft (\d+(?:\.\d+)?)\b/;
 /** A unit behind a number: every distance of the part is in it. */
 const UNIT = /(?<=\d)\s?(m|met(?:re|er)s?|y|yds?|yards?)\b/g;
+const SPAN = /^(\d+(?:\.\d+)?)\s?[-–]\s?(\d+(?:\.\d+)?)$/;
+const NUMBERS = /^\d+(?:\.\d+)?(?:[ /]+\d+(?:\.\d+)?)*$/;
+/** Numbers side by side that are all distances: one that is less may be a count. */
+const MIN_OF_LIST = 30;
 
 /** How often it comes up, and the rest of what is said. */
 function timesIn(part: string): { weight: number; rest: string } {
@@ -34,74 +48,112 @@ function timesIn(part: string): { weight: number; rest: string } {
     const found = pattern.exec(part);
     if (found) return { weight: Number(found[1]), rest: part.replace(pattern, ' ') };
   }
-  const word = TIMES_WORDS.find(([pattern]) => pattern.test(part));
-  return word ? { weight: word[1], rest: part.replace(word[0], ' ') } : { weight: 1, rest: part };
+  return { weight: 1, rest: part };
 }
 
 /**
  * "155 hold x3, 210 run, drive 285 left 140 x14, 160 heavy rough": a distance to a green, whether it must
  * hold there (else it may run), what it lies on, how often ("3 times", "twice"). "drive" is a tee shot with
- * more to come, "left" what is left after it. "230-250 x6" are six spread over these distances. A distance may
- * name its unit, "150 m".
+ * more to come, "lay up" any other, "left" what is left after it; "par 3" is a tee shot to a green. "230-250 x6"
+ * are six spread over these distances. A distance may name its unit, "150 m".
  */
 export function readNeeds(text: string, readerUnit: DistanceUnit): ReadNeeds {
   const needs: ShotDemand[] = [];
-  for (const part of text
-    .toLowerCase()
-    .split(/[,;\n]+/)
-    .map((one) => one.trim())
-    .filter((one) => one !== '')) {
-    const units = new Set((part.match(UNIT) ?? []).map((one) => (one.trim().startsWith('m') ? 'm' : 'yd')));
-    if (units.size > 1) return { ok: false, reason: `"${part}" has two units` };
-    const [unit = readerUnit] = units;
-    const { weight, rest: said } = timesIn(part.replace(UNIT, ''));
-    const left = LEFT.exec(said);
-    const rest = said.replace(LEFT, '');
-    const drive = /\bdrive\b/.test(rest);
-    const lie = lieInText(rest) ?? (drive ? 'tee' : 'fairway');
-    const span = /(\d+(?:\.\d+)?)(?:\s?[-–]\s?(\d+(?:\.\d+)?))?/.exec(rest);
-    const strange = withoutLie(rest)
-      .replace(/\d+(\.\d+)?(\s?[-–]\s?\d+(\.\d+)?)?/, '')
-      .replace(/\b(drive|hold|run)\b/g, '')
-      .trim();
-    if (!span) return { ok: false, reason: `"${part}" has no distance` };
-    if (strange !== '') return { ok: false, reason: `"${strange}" is not understood` };
-    const [from, to] = [Number(span[1]), Number(span[2] ?? span[1])];
-    if (to < from) return { ok: false, reason: `"${span[0]}" ends before it begins` };
-    // A span is cut in three, and each third stands at its middle.
-    const distances = (to > from ? [1, 3, 5].map((sixth) => from + ((to - from) * sixth) / 6) : [from]).map(
-      (value) => storedMetres(value, unit),
-    );
-    const [min, max] = DEMAND_BOUNDS.distanceM;
-    if (distances.some((distanceM) => distanceM < min || distanceM > max))
-      return { ok: false, reason: `${span[0]} ${unit} is not a shot` };
-    const leftM = left ? storedMetres(Number(left[1]), unit) : undefined;
-    if (leftM !== undefined && (leftM < DEMAND_BOUNDS.leftM[0] || leftM > DEMAND_BOUNDS.leftM[1]))
-      return { ok: false, reason: `${left![1]} ${unit} cannot be left over` };
-    if (weight > DEMAND_BOUNDS.weight[1]) return { ok: false, reason: `${weight} times is too often` };
-    const mustHold = !drive && /\bhold\b/.test(rest);
-    for (const distanceM of distances)
-      needs.push({
-        name: needName(drive, distanceM, lie, mustHold, readerUnit),
-        to: drive ? 'fairway' : 'green',
-        distanceM,
-        lie,
-        mustHold,
-        weight: weight / distances.length,
-        ...(drive && leftM !== undefined && { leftM }),
-      });
+  for (const part of shotsWritten(text)) {
+    const read = needsOf(part, readerUnit);
+    if (typeof read === 'string') return { ok: false, reason: read };
+    needs.push(...read);
   }
   return needs.length > 0 ? { ok: true, needs } : { ok: false, reason: 'nothing written' };
 }
 
+/** The needs one part of a line is, or what is wrong with it. */
+function needsOf(part: string, readerUnit: DistanceUnit): ShotDemand[] | string {
+  const units = new Set((part.match(UNIT) ?? []).map((one) => (one.trim().startsWith('m') ? 'm' : 'yd')));
+  if (units.size > 1) return `"${part}" has two units`;
+  const [unit = readerUnit] = units;
+  const atHole = AT_HOLE.exec(part);
+  const hole = atHole ? Number(atHole[1] ?? atHole[2]) : undefined;
+  if (hole !== undefined && (hole < DEMAND_BOUNDS.hole[0] || hole > DEMAND_BOUNDS.hole[1]))
+    return `"${part}": there is no hole ${hole}`;
+  const isPar3 = PAR_3.test(part);
+  const { weight, rest: said } = timesIn(
+    part.replace(AT_HOLE, '').replace(PAR_3, ' ').replace(OTHER_PAR, ' ').replace(UNIT, ''),
+  );
+  const left = LEFT_BEFORE.exec(said) ?? LEFT_BEHIND.exec(said);
+  const shot = left ? said.replace(left[0], ' ') : said;
+  const mustHold = HOLD.test(shot);
+  const isDrive = DRIVE.test(shot);
+  const isLayUp = LAY_UP.test(shot) || TO_FAIRWAY.test(shot);
+  const isEither = EITHER_TEE_SHOT.test(shot) && !isDrive && !isPar3 && !mustHold;
+  if (isEither && !left) return `"${part}" may go to a fairway or a green: write "drive 240", or "par 3 165"`;
+  const kind = isDrive || isEither ? 'drive' : isLayUp ? 'lay-up' : 'green';
+  const words = [TO_FAIRWAY, EITHER_TEE_SHOT, LAY_UP, DRIVE, HOLD, RUN].reduce(
+    (rest, one) => rest.replace(one, ' '),
+    shot,
+  );
+  const lie =
+    lieInText(words) ?? (kind === 'drive' || isPar3 || EITHER_TEE_SHOT.test(shot) ? 'tee' : 'fairway');
+  const numbers = withoutLie(words).replace(BESIDE, ' ').trim().replace(/\s+/g, ' ');
+  const strange = numbers
+    .replace(/\d+(?:\.\d+)?(?:\s?[-–]\s?\d+(?:\.\d+)?)?/, ' ')
+    .trim()
+    .replace(/\s+/g, ' ');
+  // "155 hold 165 run" are two shots, of which it is not clear where the first ends.
+  const distances = part.replace(UNIT, '').includes(numbers) ? distancesOf(numbers) : undefined;
+  if (!/\d/.test(numbers)) return `"${part}" has no distance`;
+  if (distances === undefined) return `"${strange}" is not understood`;
+  if (distances === 'backwards') return `"${numbers}" ends before it begins`;
+  const metres = distances.values.map((value) => storedMetres(value, unit));
+  const [min, max] = DEMAND_BOUNDS.distanceM;
+  if (metres.some((distanceM) => distanceM < min || distanceM > max))
+    return `${numbers} ${unit} is not a shot`;
+  const leftM = left ? storedMetres(Number(left[1]), unit) : undefined;
+  if (leftM !== undefined && (leftM < DEMAND_BOUNDS.leftM[0] || leftM > DEMAND_BOUNDS.leftM[1]))
+    return `${left![1]} ${unit} cannot be left over`;
+  if (weight === 0) return `"${part}" comes up no time`;
+  if (weight > DEMAND_BOUNDS.weight[1]) return `${weight} times is too often`;
+  return metres.map((distanceM) => ({
+    name: needName(kind, distanceM, lie, mustHold && kind === 'green', readerUnit, hole),
+    to: kind === 'green' ? 'green' : 'fairway',
+    distanceM,
+    lie,
+    mustHold: mustHold && kind === 'green',
+    weight: distances.isSpan ? Math.round((weight / metres.length) * 100) / 100 : weight,
+    ...(kind !== 'green' && leftM !== undefined && { leftM }),
+  }));
+}
+
+/** What numbers say of distances: one, several, or a span, which is cut in three, each third at its middle. */
+function distancesOf(
+  numbers: string,
+): { values: readonly number[]; isSpan: boolean } | 'backwards' | undefined {
+  const span = SPAN.exec(numbers);
+  if (span) {
+    const [from, to] = [Number(span[1]), Number(span[2])];
+    if (to < from) return 'backwards';
+    return {
+      values: to > from ? [1, 3, 5].map((sixth) => from + ((to - from) * sixth) / 6) : [from],
+      isSpan: true,
+    };
+  }
+  if (!NUMBERS.test(numbers)) return undefined;
+  const values = numbers.split(/[ /]+/).map(Number);
+  return values.length > 1 && values.some((value) => value < MIN_OF_LIST)
+    ? undefined
+    : { values, isSpan: false };
+}
+
 function needName(
-  drive: boolean,
+  kind: 'drive' | 'lay-up' | 'green',
   distanceM: number,
   lie: Lie,
   mustHold: boolean,
   unit: DistanceUnit,
+  hole: number | undefined,
 ): string {
   const shown = `${distanceNumber(distanceM, unit)} ${unit}`;
-  if (drive) return `drive of ${shown}`;
-  return `${shown}${lie === 'fairway' ? '' : ` from ${lie}`}${mustHold ? ', to hold' : ''}`;
+  const at = hole === undefined ? '' : `, hole ${hole}`;
+  if (kind !== 'green') return `${kind} of ${shown}${at}`;
+  return `${shown}${lie === 'fairway' ? '' : ` from ${lie}`}${mustHold ? ', to hold' : ''}${at}`;
 }

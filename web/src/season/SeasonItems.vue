@@ -84,7 +84,9 @@ const remove = (id: string) => {
             placeholder="January to the off-season"
           />
         </NFormItem>
-        <NFormItem label="From" path="from"><DateField v-model:value="draft.from" label="From" /></NFormItem>
+        <NFormItem label="From" path="from"
+          ><DateField v-model:value="draft.from" label="From" ahead
+        /></NFormItem>
         <NFormItem label="To" path="to"
           ><DateField v-model:value="draft.to" :min="draft.from" label="To"
         /></NFormItem>

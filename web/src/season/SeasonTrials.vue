@@ -110,7 +110,7 @@ const remove = (id: string) => {
         <NFormItem label="Shots" path="shots">
           <NumberField v-model:value="draft.shots" label="Shots" :bounds="TRIAL_SHOTS" whole />
         </NFormItem>
-        <NFormItem label="By" path="by"><DateField v-model:value="draft.by" label="By" /></NFormItem>
+        <NFormItem label="By" path="by"><DateField v-model:value="draft.by" label="By" ahead /></NFormItem>
         <p class="bar">
           <NButton type="primary" attr-type="submit">Add</NButton>
           <NButton @click="leave">Cancel</NButton>

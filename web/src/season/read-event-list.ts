@@ -1,8 +1,8 @@
 import { TableError, isBlankRow, splitTable, zoneSchema } from '@tasche/contract';
 import { daysBetween } from '@tasche/core';
+import { daysInText, monthOnly, slashedOrder, type WrittenDay } from '../fields/days-in-text';
 import { courseNamed } from './course-named';
 import { MAX_NAME, problemOfDays, type EventRow } from './event-row';
-import { daysInText, monthOnly, slashedOrder, type WrittenDay } from './days-in-text';
 
 /** Longer lists are no season. */
 export const MAX_LIST_CHARACTERS = 200_000;

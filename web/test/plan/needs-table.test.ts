@@ -82,6 +82,20 @@ describe('the shots of a round', () => {
       ['practice: 150', 1],
       [expect.stringMatching(/^practice: 120/), 2],
     ]);
+    await view.setProps({ notes });
+    await line.setValue('120 m x3, drive 230 left 120');
+    await view.get('form').trigger('submit');
+    const [more] = view.emitted('notes')!.at(-1) as [ShotDemand[]];
+    await view.setProps({ notes: more });
+    await line.setValue('drive 230 left 140');
+    await view.get('form').trigger('submit');
+    const [all] = view.emitted('notes')!.at(-1) as [ShotDemand[]];
+    expect(all.map(({ name, weight, leftM }) => [name, weight, leftM])).toEqual([
+      ['practice: 150', 1, undefined],
+      ['practice: 120 m', 5, undefined],
+      ['practice: drive of 230 m', 1, 120],
+      ['practice: drive of 230 m (2)', 1, 140],
+    ]);
     view.unmount();
   });
 

@@ -51,6 +51,10 @@ const WEEKDAYS = namesOf(
   Array.from({ length: 7 }, (_one, day) => new Date(Date.UTC(2026, 0, 5 + day))),
 );
 
+/** The day of the week a word names, in any of the languages: 1 for Monday to 7. "mar" is a month. */
+export const weekdayOf = (word: string): number | undefined =>
+  MONTHS.has(plain(word)) ? undefined : WEEKDAYS.get(plain(word));
+
 type Token = { start: number; end: number } & (
   | { is: 'date'; of: WrittenDay; isPair?: boolean }
   | { is: 'number'; value: number }
@@ -97,12 +101,12 @@ export function daysInText(line: string, reading: DayReading): WrittenDays | und
   return undefined;
 }
 
-/** Which of "3/12" and "13/3" is the month, by the dates that can be read only one way. */
+/** Which of "3/12" and "13/3", or "3-12-2027", is the month, by the dates that can be read only one way. */
 export function slashedOrder(text: string): 'day first' | 'month first' | 'either' | 'none' {
-  const pairs = [...text.matchAll(/(?<![\d/])(\d{1,2})\/(\d{1,2})(?![\d])/g)].map(([, a, b]) => [
-    Number(a),
-    Number(b),
-  ]);
+  const pairs = [
+    ...text.matchAll(/(?<![\d/])(\d{1,2})\/(\d{1,2})(?!\d)/g),
+    ...text.matchAll(/(?<![\d-])(\d{1,2})-(\d{1,2})-\d{4}(?!\d)/g),
+  ].map(([, a, b]) => [Number(a), Number(b)]);
   if (pairs.length === 0) return 'none';
   if (pairs.some(([a]) => a! > 12)) return 'day first';
   return pairs.some(([, b]) => b! > 12) ? 'month first' : 'either';
@@ -127,7 +131,7 @@ function tokensOf(line: string, isMonthFirst: boolean): Token[] {
     const parts = dotted ?? slashed ?? dashed;
     if (parts !== undefined) {
       const [a, b, y] = parts.split(/[./-]/).map((one) => one.trim());
-      const [day, month] = slashed !== undefined && isMonthFirst ? [b, a] : [a, b];
+      const [day, month] = dotted === undefined && isMonthFirst ? [b, a] : [a, b];
       const of = { day: Number(day), month: Number(month), ...(y && { year: fullYear(y) }) };
       return { ...place, is: 'date', of, isPair: slashed !== undefined && !y };
     }
