@@ -8,6 +8,7 @@ import {
   type DistanceUnit,
   type Fact,
   type Quantity,
+  type QuantityKey,
 } from '@tasche/core';
 import * as yup from './yup.js';
 import {
@@ -25,6 +26,7 @@ import {
   readDistance,
   readInches,
   readPlainNumber,
+  withDecimals,
   withoutAbout,
   type DistanceTextUnit,
   type Read,
@@ -89,22 +91,30 @@ const KIND_WORDS: Record<string, ClubKind> = {
   utility: 'driving iron',
 };
 
-/** "2 flat", "1 up": relative to an unknown standard. */
-const AGAINST_STANDARD = /^[+-]?\d+([.,]\d+)?°? ?(flat|up|upright)$/i;
+/** "2 flat", "1 up", "+1/2", "std +1": relative to an unknown standard. */
+const AGAINST_STANDARD = new RegExp(
+  [
+    String.raw`^st(?:d|andard)\b|\bst(?:d|andard)$|^[+−-]`,
+    String.raw`^[\d½¼¾][\d.,/½¼¾]*(?:["”″]|°|in)? ?(?:flat|up|upright|over|under|long|short)$`,
+  ].join('|'),
+  'i',
+);
+const OF_STANDARD: Partial<Record<QuantityKey, string>> = {
+  lieDeg: 'a standard lie; write the angle itself, such as 62',
+  lengthIn: 'a standard length; write the length itself, such as 37.5',
+};
 
 function readQuantity(quantity: Quantity, text: string, length: 'in' | 'cm'): Read<CellValue> {
   switch (quantity.type) {
     case 'number':
+      const ofStandard = OF_STANDARD[quantity.key];
+      if (ofStandard && AGAINST_STANDARD.test(text))
+        return { ok: false, reason: `"${text}" is against ${ofStandard}` };
       if (quantity.unit === 'in') return readInches(text, length);
       if (quantity.unit === 'money')
         return readPlainNumber(text.replace(/^[^\d.,\-+]+/, ''), /^\D{1,4}$/, true);
-      if (quantity.key === 'lieDeg' && AGAINST_STANDARD.test(text))
-        return {
-          ok: false,
-          reason: `"${text}" is against a standard lie; write the angle itself, such as 62`,
-        };
       return readPlainNumber(
-        text,
+        withDecimals(text),
         quantity.unit === 'deg' ? /^(°|\*|deg|degrees?)$/i : /^(g|gr|grams?|layers?|wraps?|x)$/i,
       );
     case 'choice':
@@ -112,7 +122,7 @@ function readQuantity(quantity: Quantity, text: string, length: 'in' | 'cm'): Re
     case 'date':
       return readDay(text);
     case 'swingWeight': {
-      const points = swingWeightPoints(text);
+      const points = swingWeightPoints(text.replace(/ ?(?:½|1\/2)$/, '.5'));
       return points === undefined
         ? { ok: false, reason: `"${text}" is not a swing weight; write it like D3` }
         : { ok: true, value: formatSwingWeight(points) };

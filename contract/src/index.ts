@@ -17,6 +17,7 @@ export * from './session-views.js';
 export * from './roster-views.js';
 export * from './history-views.js';
 export * from './numbers-in-text.js';
+export * from './days-in-text.js';
 export * from './head-words.js';
 export * from './columns.js';
 export * from './cells.js';

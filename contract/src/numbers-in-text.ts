@@ -1,3 +1,4 @@
+import { oneDayIn } from './days-in-text.js';
 import { HANDICAP_BOUNDS, toMetres, withDegreeSign, type DistanceUnit } from '@tasche/core';
 
 /** What a piece of typed text turned out to be. */
@@ -24,7 +25,28 @@ function leadingNumber(given: string): { value: number; rest: string } | undefin
 }
 
 function notANumber(text: string): Read<never> {
-  return bad(`"${text}" is not a number`);
+  return bad(
+    /\d/.test(text) ? `"${text}" is more than a number; write the number alone` : `"${text}" is not a number`,
+  );
+}
+
+const FRACTION = /^(\d+)(?:[\s-]+(\d+)\/(\d+))(?!\d)/;
+const VULGAR: Record<string, string> = {
+  '¼': ' 1/4',
+  '½': ' 1/2',
+  '¾': ' 3/4',
+  '⅛': ' 1/8',
+  '⅜': ' 3/8',
+  '⅝': ' 5/8',
+  '⅞': ' 7/8',
+};
+
+/** "37½" and "37 1/2" as "37.5", whatever follows; other text as it is. */
+export function withDecimals(text: string): string {
+  const plain = text.replace(/(?<=\d) ?[¼½¾⅛⅜⅝⅞]/g, (sign) => VULGAR[sign.trim()]!);
+  return plain.replace(FRACTION, (found, whole: string, above: string, below: string) =>
+    Number(below) === 0 ? found : String(Number(whole) + Number(above) / Number(below)),
+  );
 }
 
 /**
@@ -145,26 +167,11 @@ function between(text: string, carryM: number, widthM: number): Read<StatedCarry
   return good({ carryM: stored(carryM), ...(widthM > 0 && { plusMinusM: stored(widthM / 2) }) });
 }
 
-const FRACTION = /^(\d+)(?:[\s-]+(\d+)\/(\d+))?$/;
-const VULGAR: Record<string, string> = {
-  '¼': ' 1/4',
-  '½': ' 1/2',
-  '¾': ' 3/4',
-  '⅛': ' 1/8',
-  '⅜': ' 3/8',
-  '⅝': ' 5/8',
-  '⅞': ' 7/8',
-};
-
 /** Inches from '37.25', '37,25', '37 1/4', '37¼"', '94.6 cm', '946 mm'; without a unit in the text, `unit` is meant. */
 export function readInches(text: string, unit: 'in' | 'cm' = 'in'): Read<number> {
-  const plain = text.replace(/[¼½¾⅛⅜⅝⅞]/g, (sign) => VULGAR[sign]!).trim();
-  const bare = plain.replace(/("|″|in|in\.|inch|inches)$/i, '').trim();
-  const fraction = FRACTION.exec(bare);
-  if (fraction?.[2]) {
-    const below = Number(fraction[3]);
-    return below === 0 ? notANumber(text) : good(Number(fraction[1]) + Number(fraction[2]) / below);
-  }
+  const plain = withDecimals(text.trim());
+  // A phone makes a curly mark of a straight one.
+  const bare = plain.replace(/("|″|[“”„]|''|’’|in|in\.|inch|inches)$/i, '').trim();
   const number = leadingNumber(bare);
   if (!number) return notANumber(text);
   if (/^mm$/i.test(number.rest)) return good(Math.round((number.value / 25.4) * 1e4) / 1e4);
@@ -176,20 +183,27 @@ export function readInches(text: string, unit: 'in' | 'cm' = 'in'): Read<number>
 const DAY_MONTH_YEAR = /^(\d{1,2})[./](\d{1,2})[./](\d{4})$/;
 
 /**
- * A day from "2026-11-03" or "3.11.2026"; with slashes day and month are told apart only where one is over 12.
+ * A day from "2026-11-03", "3.11.2026" or "3 Nov 2026"; with slashes day and month are told apart only where one is over 12.
  */
 export function readDay(text: string): Read<string> {
   if (/^\d{4}-\d\d-\d\d$/.test(text)) return good(text);
   const match = DAY_MONTH_YEAR.exec(text);
-  if (!match) return bad(`"${text}" is not a date; write it as YYYY-MM-DD`);
+  if (!match) {
+    const named = /\p{L}{3}/u.test(text) ? oneDayIn(text, false) : undefined;
+    return named?.year === undefined
+      ? bad(`"${text}" is not a date; write it as YYYY-MM-DD`)
+      : good(dayOf(String(named.year), named.month, named.day));
+  }
   let [day, month] = [Number(match[1]), Number(match[2])];
   if (text.includes('/')) {
     if (day <= 12 && month <= 12 && day !== month)
       return bad(`"${text}" could be two dates; write it as YYYY-MM-DD`);
     if (month > 12) [day, month] = [month, day];
   }
-  return good(`${match[3]}-${String(month).padStart(2, '0')}-${String(day).padStart(2, '0')}`);
+  return good(dayOf(match[3]!, month, day));
 }
+const dayOf = (year: string, month: number, day: number) =>
+  `${year}-${String(month).padStart(2, '0')}-${String(day).padStart(2, '0')}`;
 
 /**
  * A handicap index as golfers write it: "12", "7,4", "+4" for a plus handicap (stored as -4); nothing where

@@ -1,5 +1,5 @@
 import { addDays, addWeeks, format, getISODay, isValid, parse, startOfDay } from 'date-fns';
-import { daysInText, weekdayOf, type WrittenDay } from './days-in-text';
+import { oneDayIn, weekdayOf } from '@tasche/contract';
 
 /** How a stored day is written. */
 const STORED = 'yyyy-MM-dd';
@@ -112,14 +112,6 @@ function daysMeant(text: string, locale: string, now: Date): Date[] {
 
 /** A year of three digits, or of the first century, is a typing error. */
 const isPlausible = (day: Date) => isValid(day) && day.getFullYear() >= 1900 && day.getFullYear() <= 2200;
-
-/** The day a text names and says nothing beside. */
-function oneDayIn(text: string, isMonthFirst: boolean): WrittenDay | undefined {
-  const found = daysInText(text, { isMonthFirst });
-  const isWhole = found?.start === 0 && /^\W*$/.test(text.slice(found.end));
-  const isOne = found?.from.day === found?.to.day && found?.from.month === found?.to.month;
-  return found && isWhole && isOne ? found.to : undefined;
-}
 
 function daysAway(said: string): number | undefined {
   const named = DAYS_AWAY.find(([pattern]) => pattern.test(said));

@@ -1,6 +1,14 @@
-import { TableError, isBlankRow, splitTable, zoneSchema } from '@tasche/contract';
+import {
+  TableError,
+  daysInText,
+  isBlankRow,
+  monthOnly,
+  slashedOrder,
+  splitTable,
+  zoneSchema,
+  type WrittenDay,
+} from '@tasche/contract';
 import { daysBetween } from '@tasche/core';
-import { daysInText, monthOnly, slashedOrder, type WrittenDay } from '../fields/days-in-text';
 import { courseNamed } from './course-named';
 import { MAX_NAME, problemOfDays, type EventRow } from './event-row';
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { daysInText, slashedOrder } from '../../src/fields/days-in-text';
+import { daysInText, slashedOrder } from '@tasche/contract';
 import { MAX_LIST_CHARACTERS, readEventList } from '../../src/season/read-event-list';
 
 const COURSES = ['Skarvoy Links', 'Hochfirn', 'Lagoa Funda', 'Erg Chebka'];

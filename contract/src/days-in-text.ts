@@ -101,6 +101,14 @@ export function daysInText(line: string, reading: DayReading): WrittenDays | und
   return undefined;
 }
 
+/** The day a text names and says nothing beside. */
+export function oneDayIn(text: string, isMonthFirst: boolean): WrittenDay | undefined {
+  const found = daysInText(text, { isMonthFirst });
+  const isWhole = found?.start === 0 && /^\W*$/.test(text.slice(found.end));
+  const isOne = found?.from.day === found?.to.day && found?.from.month === found?.to.month;
+  return found && isWhole && isOne ? found.to : undefined;
+}
+
 /** Which of "3/12" and "13/3", or "3-12-2027", is the month, by the dates that can be read only one way. */
 export function slashedOrder(text: string): 'day first' | 'month first' | 'either' | 'none' {
   const pairs = [
