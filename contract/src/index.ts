@@ -77,6 +77,7 @@ export { DELETED_CLUB, beginning, clubName, theClub } from './club-name.js';
 export * from './played-shots.js';
 export * from './read-played-shots.js';
 export * from './lie-words.js';
+export { withoutListMarks } from './list-marks.js';
 export { HOLE_WORDS } from './heads-in-other-languages.js';
 export * from './put-back.js';
 export * from './player-season.js';

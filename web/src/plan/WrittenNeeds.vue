@@ -4,6 +4,7 @@ import { NButton, NForm } from 'naive-ui';
 import { ref } from 'vue';
 import ProblemLine from '../app/ProblemLine.vue';
 import TextField from '../fields/TextField.vue';
+import { pasteLines } from '../fields/paste-lines';
 import { readNeeds } from './read-needs';
 
 /** A line in which needs are written. What is wrong with it is said, and the line stays. */
@@ -25,20 +26,6 @@ function add(): void {
   problem.value = wrong ?? '';
   if (wrong === undefined) line.value?.clear();
 }
-
-/** A field of one line drops the line ends of what is pasted, and two distances would become one. */
-function paste(event: ClipboardEvent): void {
-  const text = event.clipboardData?.getData('text/plain') ?? '';
-  const field = event.target;
-  if (!/[\r\n]/.test(text.trim()) || !(field instanceof HTMLInputElement)) return;
-  event.preventDefault();
-  const lines = text
-    .split(/[\r\n]+/)
-    .map((line) => line.trim())
-    .filter((line) => line !== '');
-  field.setRangeText(lines.join('; '), field.selectionStart ?? 0, field.selectionEnd ?? 0, 'end');
-  field.dispatchEvent(new Event('input', { bubbles: true }));
-}
 </script>
 
 <template>
@@ -51,7 +38,7 @@ function paste(event: ClipboardEvent): void {
         :aria-label="label"
         :placeholder="placeholder"
         autocomplete="off"
-        @paste="paste"
+        @paste="pasteLines($event, '; ')"
       />
       <NButton :disabled="typed.trim() === ''" attr-type="submit">Add</NButton>
       <slot />

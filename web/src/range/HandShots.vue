@@ -7,6 +7,7 @@ import { computed, ref, watch } from 'vue';
 import Later from '../app/Later.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 import TextField from '../fields/TextField.vue';
+import { pasteLines } from '../fields/paste-lines';
 import { useSheet } from '../sheet/sheet-store';
 import { BETWEEN_CLUBS, readHandShots } from './hand-shots';
 import { useRange } from './range-store';
@@ -50,7 +51,7 @@ function writeDown(): void {
     return;
   }
   emit('problem', '');
-  typed.value = '';
+  field.value?.clear();
   range.change([
     {
       do: 'addStrikes',
@@ -60,15 +61,6 @@ function writeDown(): void {
   ]);
   // The next are hit with the same.
   take(turns.at(-1)!.hit);
-}
-
-/** Lines of a list stay apart in a field of one line. */
-function paste(event: ClipboardEvent): void {
-  const text = event.clipboardData?.getData('text/plain').trim() ?? '';
-  if (!text.includes('\n')) return;
-  event.preventDefault();
-  const lines = text.split(/\r?\n/).map((line) => line.trim());
-  typed.value = [typed.value.trim(), ...lines].filter((line) => line !== '').join(BETWEEN_CLUBS);
 }
 
 function take(aim: { clubId: string; shot: ShotKind }): void {
@@ -108,7 +100,7 @@ defineExpose({
       :placeholder="`carries, ${unit}: 152 3L 148`"
       title="Alt E. A club may come before them: 7 iron 152 148 / PW 118"
       autocomplete="off"
-      @paste="paste"
+      @paste="pasteLines($event, BETWEEN_CLUBS)"
     />
     <NButton :disabled="typed.trim() === ''" attr-type="submit">Add</NButton>
   </NForm>

@@ -49,12 +49,60 @@ describe('shots entered by hand', () => {
       { club: { clubId: 'p', shot: 'soft' }, strikes: [{ carryM: 110 }] },
       { club: { clubId: '5', shot: 'full' }, strikes: [{ carryM: 90 }] },
     ]);
-    // Numbers alone are carries, whatever the clubs are called.
-    expect(read('56 90')).toEqual([{ club: null, strikes: [{ carryM: 56 }, { carryM: 90 }] }]);
-    expect(read('9 iron 130')).toContain('"iron" is neither a carry');
+    // A number alone is a carry, unless it is a club's and much less than those beside it: that is asked.
+    expect(read('86 90')).toEqual([{ club: null, strikes: [{ carryM: 86 }, { carryM: 90 }] }]);
+    for (const text of ['56 90 88', '56 90', '7 150', 'PW 110 108, 56 90 88'])
+      expect(read(text), text).toMatch(/^"(56|7)" may be a club or a carry: write "\1:" for the club/);
+    expect(read('56 m 90')).toEqual([{ club: null, strikes: [{ carryM: 56 }, { carryM: 90 }] }]);
+    expect(read('9 iron 130')).toContain('"9 iron" is neither a carry');
+  });
+
+  it('are none lost of several clubs in one line, or under the name of a club', () => {
+    const turns = (text: string) => {
+      const found = read(text);
+      return typeof found === 'string'
+        ? found
+        : found.map(({ club, strikes }) => [club?.clubId ?? null, ...strikes.map(({ carryM }) => carryM)]);
+    };
+    for (const text of [
+      '7i 165 163 PW 120 118',
+      '7 iron: 165, 163 and PW: 120, 118',
+      '7i 165,163 / PW 120,118',
+      '7i\n165 163\nPW\n120 118',
+      '1. 7i 165 163\n2. PW 120 118',
+    ])
+      expect(turns(text), text).toEqual([
+        ['7', 165, 163],
+        ['p', 120, 118],
+      ]);
+    expect(turns('7 iron: 165, 163 and 170')).toEqual([['7', 165, 163, 170]]);
+    expect(turns('7 - 165/163/170')).toEqual([['7', 165, 163, 170]]);
+    expect(turns('PW 46 110 108')).toEqual([['p', 110, 108]]);
+    expect(turns('165 7i')).toBe('no shot follows "7i"');
+    // A comma between shots is no decimal's.
+    expect([turns('165,163,170'), turns('100,95'), turns('152,5')]).toEqual([
+      [[null, 165, 163, 170]],
+      [[null, 100, 95]],
+      [[null, 152.5]],
+    ]);
   });
 
   it.each([
+    ['165 (3L)', -3],
+    ['165 L3', -3],
+    ['165 left 3', -3],
+    ['165 3 m right', 3],
+    ['about 165, straight', 0],
+    ['165ish dead straight.', 0],
+  ])('%s comes down where it says', (text, offlineM) => {
+    expect(read(text)).toEqual([{ club: null, strikes: [{ carryM: 165, offlineM }] }]);
+  });
+
+  it.each([
+    ['165 x3', 'write every shot by itself'],
+    ['165 163 avg 164', '"avg" is no shot: leave it and its number out'],
+    ['148 L 3 R', 'L follows no carry'],
+    ['165 left', 'left follows no carry'],
     ['', 'nothing written'],
     ['3L 150', 'follows no carry'],
     ['150 x', 'neither a carry'],
