@@ -25,7 +25,7 @@ const STRAIGHT = /^(straight|online)$/i;
 /** Said beside shots, and changing nothing about them. */
 const BESIDE = /^(and|und|et|then|about|around|approx|circa|ca|dead|carry|carried|[-–])$/i;
 const AVERAGE = /^(avg|average|mean|ø|median|max|min|total|mittel|schnitt|durchschnitt|moyenne)$/i;
-const TIMES = /^(x\d+|\d+x(\d+)?|twice|times)$/i;
+const TIMES = /^(x\d+|\d+x\d+|twice|times)$/i;
 /** "7 - 165": a number with such a mark behind it is a club. */
 const MARK_BEHIND = /^[-–:=]$/;
 const LETTERS_OF_WEDGE = /^[pgasl]w:?$/i;
@@ -70,7 +70,7 @@ const wordsOf = (text: string): string[] =>
     .replace(/[();~]|,(?!\d(?!\d))|(?<=\d)\/(?=\d)/g, ' ')
     .replace(/(?<=\d),/g, '.')
     .split(/\s+/)
-    .map((word) => word.replace(/(?<=\d)ish$|[.!*]+$/i, ''))
+    .map((word) => word.replace(/(?<=\d)ish$|(?<=[^.!*])[.!*]{1,3}$/i, ''))
     .filter((word) => word !== '');
 
 /**
