@@ -29,6 +29,8 @@ const HEADS: readonly [RegExp, keyof PlayedShot][] = [
   [/^(lie|off|surface|lage|ligging|läge|leje|leie)$/, 'lie'],
   [new RegExp(`^(${HOLE_WORDS}|no\\.?|#)$`), 'hole'],
 ];
+/** No hole takes more to write down. */
+const MAX_LINE_CHARACTERS = 400;
 type Columns = Partial<Record<keyof PlayedShot, number>>;
 
 /**
@@ -56,11 +58,15 @@ export function readPlayedShots(text: string, clubs: readonly LabelledClub[], un
       under = Number(named);
       continue;
     }
+    if (cells.join(',').length > MAX_LINE_CHARACTERS) {
+      refuse(`is longer than ${MAX_LINE_CHARACTERS} characters`);
+      continue;
+    }
     if (read.shots.length >= MAX_PLAYED_SHOTS) {
       refuse(`a round has at most ${MAX_PLAYED_SHOTS} shots`);
       break;
     }
-    const ofHole = heads ? undefined : shotsOfHole(cells, clubs, unit);
+    const ofHole = heads ? undefined : shotsInLine(cells, clubs, unit);
     const putt = heads ? PUTT.test(cells[heads.clubId!] ?? '') : PUTT.test(cells.join(' '));
     read.putts += ofHole?.putts ?? (putt ? 1 : 0);
     if (putt && !ofHole) continue;
@@ -81,47 +87,123 @@ export function readPlayedShots(text: string, clubs: readonly LabelledClub[], un
 }
 
 const PUTT = new RegExp(`^\\W*(?:(?:${HOLE_WORDS}|h|#)?\\s?\\d{1,2}\\W+)?putt|^\\s*\\d ?p\\s*$`, 'i');
-const HOLE_FIRST = new RegExp(`^\\s*(?:(?:${HOLE_WORDS})\\b|h|#)?\\s?(\\d{1,2})(?: ?:|[.)] )\\s*`, 'i');
 /** " (par 4, 412 yd)", behind a hole. */
-const ITS_PAR = '[ ,(–-]{0,4}par ?\\d(?:\\D.{0,30})?';
+const ITS_PAR = [
+  '[ ,(–-]{0,4}par ?\\d',
+  '(?:[ ,;/(–-]{1,3}(?:\\d{2,3} ?(?:m|y|yds?|yards?|met(?:re|er)s?)?|(?:hcp|si|index|stroke index) ?\\d{1,2})){0,3}',
+  '\\)?',
+].join('');
 /** "Hole 4", "Hole 4 (par 4, 412 yd)", "4:", "H4: par 4": shots of it follow. "H4" alone may be a hybrid. */
 const HOLE_LINES = [
   new RegExp(`^(?:(?:${HOLE_WORDS})\\b|#) ?(\\d{1,2}) ?[:.]?(?:${ITS_PAR})?$`, 'i'),
   new RegExp(`^h? ?(\\d{1,2}) ?(?::|:?${ITS_PAR})$`, 'i'),
 ];
+const HOLE_FIRST = new RegExp(
+  `^\\s*(?:(?:${HOLE_WORDS})\\b|h|#)?\\s?(\\d{1,2})(?:${ITS_PAR})?(?: ?:|[.)] )\\s*`,
+  'i',
+);
+/** "4, driver, 7i 165": where other parts follow. */
+const HOLE_APART = /^\s*(\d{1,2})\s*[,;]\s*(?=\D)/;
 /** Between the shots of a hole in one line. */
 const BETWEEN_SHOTS = /[,;]\s*|\s(?:[/–-]|->|→)\s/;
 
+/** Several shots of one line, and what of it is none. */
+interface ShotsInLine {
+  shots: PlayedShot[];
+  putts: number;
+  refused: { part: string; reason: string }[];
+}
+
 /**
- * The shots of a hole in one line, "4: driver, 7i 165 rough, PW 40, 2 putts".
+ * The shots of a hole in one line, "4: driver, 7i 165 rough, PW 40, 2 putts"; without its hole, or "4 driver 7i
+ * 165 pw 40".
  * @returns undefined where the line is none, or half of its parts are no shots by themselves
  */
-function shotsOfHole(
+function shotsInLine(
   cells: readonly string[],
   clubs: readonly LabelledClub[],
   unit: DistanceUnit,
-): { shots: PlayedShot[]; putts: number; refused: { part: string; reason: string }[] } | undefined {
+): ShotsInLine | undefined {
   const text = cells.join(',');
-  const hole = HOLE_FIRST.exec(text);
-  if (!hole) return undefined;
-  const parts = text
-    .slice(hole[0].length)
-    .split(BETWEEN_SHOTS)
-    .filter((part) => part.trim() !== '');
+  const first = HOLE_FIRST.exec(text) ?? HOLE_APART.exec(text);
+  if (first && typeof holeIn(first[1]!) !== 'number') return undefined;
+  const hole = first ? Number(first[1]) : null;
+  const rest = text.slice(first?.[0].length ?? 0);
+  const parts = rest.split(BETWEEN_SHOTS).filter((part) => part.trim() !== '');
+  if (parts.length === 1) return shotsByClub(rest, hole, clubs, unit);
   const strokes = parts.filter((part) => !PUTT.test(part));
   const refused: { part: string; reason: string }[] = [];
   const shots = strokes.flatMap((part) => {
-    const shot = shotInWords([part], clubs, unit);
-    if (typeof shot !== 'string') return [{ ...shot, hole: Number(hole[1]) }];
+    // "PW, 56" without a hole is one shot from 56.
+    const isNumber = hole === null && /^\s*\d+\s*$/.test(part);
+    const shot = isNumber ? 'names a club that is not there' : shotInWords([part], clubs, unit);
+    if (typeof shot !== 'string') return [{ ...shot, hole: shot.hole ?? hole }];
     refused.push({ part, reason: shot });
     return [];
   });
-  const isHole = typeof holeIn(hole[1]!) === 'number';
   // "4: 7i, 165, rough" is one shot in parts; of a hole, most parts are shots.
-  return isHole && parts.length > 1 && shots.length > refused.length
+  return parts.length > 1 && shots.length > refused.length
     ? { shots, putts: parts.length - strokes.length, refused }
     : undefined;
 }
+
+/** "driver 7i 165 rough pw 40 2 putts": a shot from each club to the next; undefined where not all are shots. */
+function shotsByClub(
+  text: string,
+  hole: number | null,
+  clubs: readonly LabelledClub[],
+  unit: DistanceUnit,
+): ShotsInLine | undefined {
+  const putted = text.replace(PUTTS_BEHIND, '');
+  const words = inShortWords(putted.toLowerCase()).split(/\s+/).filter(Boolean);
+  const starts = words.flatMap((_word, at) => (isClubAt(words, at, clubs) ? [at] : []));
+  const [begin = 0] = starts;
+  const leading = words.slice(0, begin).join(' ');
+  const said = leading === '' ? hole : hole === null ? holeIn(leading) : 'two';
+  if (starts.length < 2 || typeof said === 'string') return undefined;
+  const last = words.at(-1)!;
+  if (/^[1-5]$/.test(last) && words.length - 1 > starts.at(-1)!)
+    return {
+      shots: [],
+      putts: 0,
+      refused: [{ part: text, reason: `"${last}" may be putts: write "${last} putts"` }],
+    };
+  const shots = starts.map((start, i) =>
+    shotInWords([words.slice(start, starts[i + 1]).join(' ')], clubs, unit),
+  );
+  return shots.every((shot) => typeof shot !== 'string')
+    ? { shots: shots.map((shot) => ({ ...shot, hole: said })), putts: putted === text ? 0 : 1, refused: [] }
+    : undefined;
+}
+const PUTTS_BEHIND = /[ ,]{1,3}\d ?(?:p|putts?|putt?ar|putts)\s*$/i;
+
+/** Whether a club is named from there on, by a word or a number and its word. */
+function isClubAt(words: readonly string[], at: number, clubs: readonly LabelledClub[]): boolean {
+  const [word = '', next = ''] = words.slice(at);
+  const before = words[at - 1] ?? '';
+  // The second word of "7 iron", "Fer 7", "pitching wedge".
+  const isSecond = guessClub(`${before} ${word}`, clubs) !== null && mayBeName([before]) && before !== '';
+  if (lieInText(word) !== undefined || (isSecond && (NAME_WORD.test(word) || /^\d+$/.test(word))))
+    return false;
+  if (/^\d+$/.test(word)) return NAME_WORD.test(next) && guessClub(`${word} ${next}`, clubs) !== null;
+  return (
+    guessClub(word, clubs) !== null || (mayBeName([next]) && guessClub(`${word} ${next}`, clubs) !== null)
+  );
+}
+
+/** No number or loft in the name of a club is larger: it is a distance. */
+const MAX_IN_NAME = 72;
+const mayBeName = (words: readonly string[]) =>
+  words.every((word) => !/^\d/.test(word) || Number.parseFloat(word) <= MAX_IN_NAME);
+/** No name of a club has more words. */
+const MAX_NAME_WORDS = 6;
+/** The one club some words name. */
+const clubNamed = (words: readonly string[], clubs: readonly LabelledClub[]) =>
+  words.length <= MAX_NAME_WORDS &&
+  mayBeName(words) &&
+  words.filter((_word, at) => isClubAt(words, at, clubs)).length < 2
+    ? guessClub(words.join(' '), clubs)
+    : null;
 
 function columnsOf(cells: readonly string[]): Columns | undefined {
   const columns: Columns = {};
@@ -161,6 +243,13 @@ const NAME_WORD =
   /^(irons?|woods?|hybrid|driving|wedge|pitching|gap|sand|lob|approach|degrees?|deg|full|stock|hard|soft|choked)$/;
 const HOLE = new RegExp(`(?:\\b(?:h|${HOLE_WORDS})|#)\\s?(\\d{1,2})\\b|^(\\d{1,2})\\s*:`);
 
+/** "sand wedge" is the club, not what the ball lay in; "drive" is what it is hit with. */
+const inShortWords = (line: string) =>
+  line.replace(/\bsand (wedge|iron)\b/g, 'sw').replace(/\bdrives?\b/g, 'driver');
+/** Said around a shot, and changing nothing about it. */
+const BESIDE =
+  /(?<![\p{L}\d])(?:hit|from|out of|in|off|of|the|a|an|to (?:the )?green|left|right|aus|vom|von|dem|im)(?![\p{L}\d])/gu;
+
 function shotInWords(
   cells: readonly string[],
   clubs: readonly LabelledClub[],
@@ -170,16 +259,17 @@ function shotInWords(
   // "4, 7 iron, 165": where more cells follow, a small number that stands first is the hole.
   const isHole = filled.length > 2 && /^\d+$/.test(filled[0]!) && typeof holeIn(filled[0]!) === 'number';
   const leading = isHole ? Number(filled.shift()) : null;
-  // The club, not what the ball lay in.
-  const line = filled
-    .join(' ')
-    .replace(/\bsand (wedge|iron)\b/, 'sw')
-    .replace(/\s[–-]\s|[()]/g, ' ');
+  const line = inShortWords(filled.join(' ')).replace(/\s[–-]\s|[()]/g, ' ');
   const hole = HOLE.exec(line);
   const number = hole ? holeIn((hole[1] ?? hole[2])!) : leading;
   if (typeof number === 'string') return number;
   const lie = lieInText(line.replace(HOLE, ' ')) ?? null;
-  const words = withoutLie(line.replace(HOLE, ' ')).split(/\s+/).filter(Boolean);
+  const said = withoutLie(line.replace(HOLE, ' ')).replace(/:(?=\s|$)/g, ' ');
+  const isNamed = clubs.some((club) => labelKey(club.name) === labelKey(said));
+  // "left 150" is what was left.
+  const words = (isNamed || /\b(?:left|right) ?\d/.test(said) ? said : said.replace(BESIDE, ' '))
+    .split(/\s+/)
+    .filter(Boolean);
   const made = (clubId: string, distanceM: number | null): PlayedShot => ({
     clubId,
     distanceM,
@@ -190,7 +280,7 @@ function shotInWords(
   if (exact) return made(exact.id, null);
   // A beginning that is a club, and a distance after it.
   for (let n = words.length - 1; n > 0; n--) {
-    const match = guessClub(words.slice(0, n).join(' '), clubs);
+    const match = clubNamed(words.slice(0, n), clubs);
     const distance = distanceIn(words.slice(n).join(' '), unit);
     if (match && typeof distance === 'number') return made(match.clubId, distance);
   }
@@ -198,7 +288,7 @@ function shotInWords(
   for (let n = 1; n < words.length; n++) {
     const first = words.slice(0, n).join(' ');
     const distance = typeof holeIn(first) === 'number' ? '' : distanceIn(first, unit);
-    const match = guessClub(words.slice(n).join(' '), clubs);
+    const match = clubNamed(words.slice(n), clubs);
     if (match && typeof distance === 'number') return made(match.clubId, distance);
   }
   const match = guessClub(words.join(' '), clubs);

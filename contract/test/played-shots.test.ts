@@ -66,6 +66,12 @@ describe('what was hit from where, as it is recorded', () => {
     ['56 85 fw', shot('56', 85, { lie: 'fairway' })],
     ['7i 150 deep rough, wet', shot('7 iron', 150, { lie: 'heavy rough, wet' })],
     ['56 20 greenside bunker', shot('56', 20, { lie: 'sand' })],
+    ['56 from 80', shot('56', 80)],
+    ['hit 7i from 165 in the rough', shot('7 iron', 165, { lie: 'light rough' })],
+    ['7i 165 left rough', shot('7 iron', 165, { lie: 'light rough' })],
+    ['3w off the tee', shot('3 wood', null, { lie: 'tee' })],
+    ['drive 240', shot('Driver', 240)],
+    ['pw, 56', shot('PW', 56)],
   ])('%s', (text, expected) => {
     expect(read(text)).toEqual({ shots: [expected], refused: [], putts: 0 });
   });
@@ -87,6 +93,41 @@ describe('what was hit from where, as it is recorded', () => {
     expect(read('club,distance\nPutter,4\n7 iron,150').putts).toBe(1);
     // One of its parts is no shot: none of it is taken.
     expect(read('1: driver, 2 iron 150')).toMatchObject({ shots: [], refused: [{ line: 1 }] });
+  });
+
+  it.each([
+    'driver, 7i 165 rough, PW 40',
+    'driver 7i 165 rough pw 40',
+    '4 driver 7 iron 165 rough pw 40',
+    '4, driver, 7i 165 rough, PW 40',
+    'hole 4 par 4, 412 yd: driver, 7i 165 rough, PW 40',
+    '#4 driver 7i 165 rough pw 40 2 putts',
+  ])('several shots in one line, with their hole or without: %s', (text) => {
+    const hole = text.includes('4 ') || text.startsWith('4,') ? 4 : null;
+    expect(read(text)).toEqual({
+      shots: [
+        shot('Driver', null, { hole }),
+        shot('7 iron', 165, { hole, lie: 'light rough' }),
+        shot('PW', 40, { hole }),
+      ],
+      refused: [],
+      putts: text.includes('putts') ? 1 : 0,
+    });
+  });
+
+  it.each([
+    ['7i 165 163', '"165 163" holds more than one number'],
+    ['7i 165, 163', '"165 163" holds more than one number'],
+    ['7 iron: 165, 163 and 170', 'more than one number'],
+    ['7i 165,5', 'more than one number'],
+    ['4 driver 7i 165 pw 2', '"2" may be putts: write "2 putts"'],
+    ['driver 240 left 150', 'names a club that is not there'],
+  ])('two numbers of one shot are not the last of them: %s', (text, reason) => {
+    expect(read(text)).toEqual({
+      shots: [],
+      refused: [{ line: 1, text: expect.any(String), reason: expect.stringContaining(reason) }],
+      putts: 0,
+    });
   });
 
   it('shots under a line that names their hole', () => {
@@ -193,6 +234,13 @@ describe('what was hit from where, as it is recorded', () => {
     const many = read('7i 150\n'.repeat(MAX_PLAYED_SHOTS + 20));
     expect(many.shots).toHaveLength(MAX_PLAYED_SHOTS);
     expect(many.refused).toHaveLength(1);
+  });
+
+  it('a line that is too long for a hole is not looked through', () => {
+    expect(read('7i 150 '.repeat(100))).toMatchObject({
+      shots: [],
+      refused: [{ line: 1, reason: 'is longer than 400 characters' }],
+    });
   });
 
   it('whatever is typed is read or refused, and what is read is fit to be kept', () => {
