@@ -128,7 +128,7 @@ const swaps = computed<Swap[]>(() => {
       <label class="small quiet"
         ><Hint says="Strokes a round by which a club that is not in the gamer must be better"
           >a change must gain</Hint
-        >
+        >{{ ' ' }}
         <NumberField
           :value="choosing.changeStrokes"
           label="A change must gain"

@@ -85,15 +85,16 @@ function needsOf(part: string, readerUnit: DistanceUnit): ShotDemand[] | string 
   const mustHold = HOLD.test(shot);
   const isDrive = DRIVE.test(shot);
   const isLayUp = LAY_UP.test(shot) || TO_FAIRWAY.test(shot);
-  const isEither = EITHER_TEE_SHOT.test(shot) && !isDrive && !isPar3 && !mustHold;
-  if (isEither && !left) return `"${part}" may go to a fairway or a green: write "drive 240", or "par 3 165"`;
+  const [teeShot] = EITHER_TEE_SHOT.exec(shot) ?? [];
+  const isEither = teeShot !== undefined && !isDrive && !isPar3 && !mustHold;
+  if (isEither && !left)
+    return `"${part}" may go to a fairway or a green: write "drive" or "par 3" for "${teeShot}"`;
   const kind = isDrive || isEither ? 'drive' : isLayUp ? 'lay-up' : 'green';
   const words = [TO_FAIRWAY, EITHER_TEE_SHOT, LAY_UP, DRIVE, HOLD, RUN].reduce(
     (rest, one) => rest.replace(one, ' '),
     shot,
   );
-  const lie =
-    lieInText(words) ?? (kind === 'drive' || isPar3 || EITHER_TEE_SHOT.test(shot) ? 'tee' : 'fairway');
+  const lie = lieInText(words) ?? (kind === 'drive' || isPar3 || teeShot ? 'tee' : 'fairway');
   const numbers = withoutLie(words).replace(BESIDE, ' ').trim().replace(/\s+/g, ' ');
   const strange = numbers
     .replace(/\d+(?:\.\d+)?(?:\s?[-–]\s?\d+(?:\.\d+)?)?/, ' ')

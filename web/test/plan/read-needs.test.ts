@@ -40,7 +40,7 @@ describe('the shots of a week, written down', () => {
     ['900', 'is not a shot'],
     ['155 x5000', 'too often'],
     ['drive 250 left 900', 'cannot be left over'],
-    ['tee shot 240', 'may go to a fairway or a green: write "drive 240", or "par 3 165"'],
+    ['tee shot 240', 'may go to a fairway or a green: write "drive" or "par 3" for "tee shot"'],
     ['155 x0', 'comes up no time'],
     ['3 155', 'is not understood'],
     ['155 hold 165 run', '"165" is not understood'],

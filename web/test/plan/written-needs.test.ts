@@ -33,7 +33,7 @@ describe('a line of needs', () => {
     const line = view.get<HTMLInputElement>('input');
     await line.setValue('tee shot 240');
     await view.get('form').trigger('submit');
-    expect(view.get('[role="alert"]').text()).toContain('write "drive 240"');
+    expect(view.get('[role="alert"]').text()).toContain('write "drive" or "par 3"');
     await line.setValue('155');
     await view.get('form').trigger('submit');
     expect(view.get('[role="alert"]').text()).toBe('■ A week holds at most 60 needs.');
