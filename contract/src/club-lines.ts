@@ -17,6 +17,7 @@ import { readCategory } from './club-category.js';
 import { clubsOfSet, withoutSetWords } from './club-set.js';
 import { withLengthUnits } from './length-column.js';
 import { withoutListMarks } from './list-marks.js';
+import { oneClubALine } from './one-club-a-line.js';
 import { isRemark } from './remark.js';
 import { isBlankRow } from './split-table.js';
 
@@ -48,8 +49,11 @@ function readClubLine(text: string): ClubLine | undefined {
 
 /** "4-PW", or "4-PW set Rohr 120": a set of irons, and its shaft. */
 function readSet([set, ...more]: readonly string[]): ClubLine {
-  const rest = withoutSetWords(more);
-  return { Club: set!, ...(rest.length > 0 && { Shaft: rest.join(' ') }) };
+  const rest = withoutSetWords(more).join(' ');
+  if (rest === '') return { Club: set! };
+  // "5-9 26 30 34": numbers of its clubs, too few or too many of them, are no shaft.
+  const isShaft = /\p{L}/u.test(rest) && (rest.match(/\d+(?:\.\d)?/g) ?? []).length < 3;
+  return isShaft ? { Club: set!, Shaft: rest } : { Club: set!, Carry: rest };
 }
 
 /**
@@ -161,7 +165,7 @@ function asOneLineEach(cells: readonly (readonly string[])[]): readonly (readonl
  * What cannot be read of a row is left to be fixed.
  */
 export function asClubLines(given: readonly (readonly string[])[]): string[][] | undefined {
-  const cells = withLengthUnits(asOneLineEach(given));
+  const cells = withLengthUnits(asOneLineEach(oneClubALine(given)));
   const filled = cells.filter((row) => !isBlankRow(row) && !isRemark(row.join(' ').trim()));
   const bag = filled.length === 1 ? fromOneLine(filled[0]!) : undefined;
   if (filled.length === 0) return undefined;

@@ -9,6 +9,7 @@ import {
 } from './club-rows.js';
 import { isPlainClub } from './club-line-parts.js';
 import { asClubLines } from './club-lines.js';
+import { underSpacedHeads } from './one-club-a-line.js';
 import { isRemark } from './remark.js';
 import { PLAYER_WORDS } from './heads-in-other-languages.js';
 import { columnOf, type RecognisedColumn } from './columns.js';
@@ -43,6 +44,8 @@ export interface HeadedCells {
  * columns.
  */
 export function findHeads(cells: readonly (readonly string[])[]): HeadedCells | undefined {
+  const spaced = underSpacedHeads(cells);
+  if (spaced) return findHeads(spaced);
   const known = (heads: readonly string[] | undefined) => readHeads(heads ?? [])?.filter(Boolean).length ?? 0;
   const line = cells.slice(0, MAX_LINES_ABOVE).findIndex((row) => known(row) > 0);
   const upright = line === -1 ? 0 : known(cells[line]);

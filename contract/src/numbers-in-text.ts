@@ -132,6 +132,8 @@ export function readCarry(given: string, unit: DistanceTextUnit): Read<StatedCar
   const text = withoutAbout(given);
   const several = SEVERAL.exec(text);
   if (several) return readSeveral(text, several[1]!, unit);
+  const around = AROUND.exec(text);
+  if (around) return readAround(text, around, unit);
   const range = RANGE.exec(text);
   if (!range) {
     const one = readDistance(text, unit);
@@ -144,6 +146,20 @@ export function readCarry(given: string, unit: DistanceTextUnit): Read<StatedCar
   if (!to!.ok) return to!;
   if (to!.value <= from!.value) return bad(`"${text}" ends before it begins`);
   return between(text, (from!.value + to!.value) / 2, to!.value - from!.value);
+}
+
+/** "265 ±8", "265 +/- 8 yd". */
+const AROUND = /^(\d+(?:[.,]\d+)?) ?(\p{L}{0,6}) ?(?:±|\+ ?\/? ?[-−–]) ?(\d+(?:[.,]\d+)?) ?(\p{L}{0,6})$/u;
+function readAround(
+  text: string,
+  [, middle, unitBefore, half, unitBehind]: RegExpExecArray,
+  unit: DistanceTextUnit,
+): Read<StatedCarry> {
+  const [carry, within] = [middle, half].map((number) =>
+    readDistance(`${number} ${unitBehind || unitBefore}`.trim(), unit),
+  );
+  if (!carry!.ok) return carry!;
+  return within!.ok ? between(text, carry!.value, 2 * within!.value) : within!;
 }
 
 function readSeveral(text: string, unitWord: string, unit: DistanceTextUnit): Read<StatedCarry> {

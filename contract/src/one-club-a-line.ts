@@ -1,0 +1,129 @@
+import { clubWordsInEnglish, kindFromName } from '@tasche/core';
+import { clubsOfSet } from './club-set.js';
+import { isCarry, NUMBER } from './club-line-numbers.js';
+import { MAX_CHARACTERS } from './club-line-words.js';
+import { recogniseHead } from './columns.js';
+import { isBlankRow } from './split-table.js';
+
+type Rows = readonly (readonly string[])[];
+
+/**
+ * Lines that hold several clubs, each as a line of its own: "7i=165, 8i=155", "Driver 260 3w 240", "4-6: 200 190
+ * 180". Others are left as they are, and so are all where the first line names columns.
+ */
+export function oneClubALine(rows: Rows): Rows {
+  const lines = rows.map((row) => row.map((cell) => cell.trim()).filter((cell) => cell !== ''));
+  const several = lines.map((cells) => {
+    const text = cells.join(', ');
+    // A whole bag in a line is longer than one club's.
+    return text.length > MAX_CHARACTERS * 3
+      ? undefined
+      : (setWithNumbers(text) ?? glued(cells) ?? inSequence(text));
+  });
+  if (several.every((parts) => parts === undefined)) return rows;
+  return rows.flatMap((row, i) => several[i]?.map((part) => [part]) ?? [row]);
+}
+
+/** "7i=165", "Dr-265": a club and what it carries, without a blank between them. */
+const GLUED = /^(.{0,12}?[\p{L}\d])\s?[=:-]\s?(\d{2,3})$/u;
+
+function glued(cells: readonly string[]): string[] | undefined {
+  const parts = cells.flatMap((cell) => cell.split(/[,;\s]+/)).filter((part) => part !== '');
+  const pairs = parts.map((part) => GLUED.exec(part));
+  const isBag =
+    parts.length > 2 &&
+    pairs.every((pair) => {
+      const kind = kindFromName(pair?.[1] ?? '');
+      return kind !== undefined && isCarry(pair![2]!, kind);
+    });
+  return isBag ? pairs.map((pair) => `${pair![1]} ${pair![2]}`) : undefined;
+}
+
+const NUMBERS = String.raw`\(?(?:\d{2,3}(?:\.\d)?(?:°|m|yds?|y)?(?:\s*[,;/|-]\s*|\s+))+\d{2,3}(?:\.\d)?(?:°|m|yds?|y)?\)?`;
+/** "4-PW: 200 190 180", "Irons 4-9 (24, 27, 30)": a set, and a number for each of its clubs. */
+const SET_AND_NUMBERS = new RegExp(
+  [
+    String.raw`^(?:irons? ?:? )?([1-9]i? ?(?:[-–—]|to) ?[a-z\d]{1,3}|\S{3,6})(?: irons?| set)?`,
+    String.raw`(?: (?:carry|carries|lofts?|distances?|yardages?|yards|met(?:re|er)s))? ?:?[ ,–-]{0,3}(${NUMBERS})$`,
+  ].join(''),
+  'i',
+);
+/** "Irons: 4 200, 5 190": numbers of irons, each with what it carries. */
+const IRONS_AND_NUMBERS = /^irons? ?:? ((?:(?:[1-9]|pw)i? ?[-:=]? ?\d{2,3}(?:[ ,;/]{1,3}|$)){2,12})$/i;
+/** A short carry in its list is none of a loft. */
+const asCarry = (number: string) => (Number(number) <= MAX_LOFT_DEG ? `${number}ish` : number);
+/** No loft is larger. */
+const MAX_LOFT_DEG = 72;
+
+function setWithNumbers(text: string): string[] | undefined {
+  const said = clubWordsInEnglish(text);
+  const irons = IRONS_AND_NUMBERS.exec(said)?.[1];
+  if (irons !== undefined)
+    return [...irons.matchAll(/([1-9]|pw)i? ?[-:=]? ?(\d{2,3})/gi)].map(
+      ([, club, number]) => `${/^\d$/.test(club!) ? `${club} iron` : club!.toUpperCase()} ${number}`,
+    );
+  const [, set = '', list = ''] = SET_AND_NUMBERS.exec(said) ?? [];
+  const clubs = clubsOfSet(set.replace(/:$/, ''));
+  const numbers = list.match(/\d+(?:\.\d)?(?:°|m|yds?|y)?/gi) ?? [];
+  if (!clubs || clubs.length !== numbers.length || clubs.length < 2) return undefined;
+  const values = numbers.map((number) => Number.parseFloat(number));
+  const falls = values.every((value, i) => i === 0 || value < values[i - 1]!);
+  const rises = values.every((value, i) => i === 0 || value > values[i - 1]!);
+  // Carries fall with the loft, lofts rise; what does neither is left to be looked at.
+  if (rises && values.every((value) => value <= MAX_LOFT_DEG))
+    return clubs.map((club, i) => `${club} ${numbers[i]!.replace('°', '')}°`);
+  return falls && values[0]! > MAX_LOFT_DEG
+    ? clubs.map((club, i) => `${club} ${asCarry(numbers[i]!)}`)
+    : undefined;
+}
+
+const KIND_WORD = /^(?:irons?|woods?|hybrids?|hyb|utility|wedge|driving|i|w|h)$/i;
+
+/** "Driver 260 3w 240": where a number is followed by the next club. Every part has to say what it carries. */
+function inSequence(text: string): string[] | undefined {
+  const words = clubWordsInEnglish(text.replace(/[(),;]/g, ' '))
+    .split(/\s+/)
+    .filter((word) => word !== '');
+  const isNumber = (word: string | undefined) =>
+    word !== undefined && (NUMBER.test(word) || isCarry(word, 'iron'));
+  const isNumbered = (i: number) => /^[1-9]$/.test(words[i] ?? '') && KIND_WORD.test(words[i + 1] ?? '');
+  const isNamed = (word: string) => /\p{L}/u.test(word) && kindFromName(word) !== undefined;
+  const starts = words.flatMap((word, i) =>
+    i === 0 || (isNumber(words[i - 1]) && !isNumbered(i - 1) && (isNumbered(i) || isNamed(word))) ? [i] : [],
+  );
+  if (starts.length < 2) return undefined;
+  const parts = starts.map((start, i) => words.slice(start, starts[i + 1]));
+  const isClub = (part: readonly string[]) => {
+    const numbers = part.findIndex((word, i) => i > 0 && isNumber(word));
+    const kind = numbers === -1 ? undefined : kindFromName(part.slice(0, numbers).join(' '));
+    const said = part.slice(numbers);
+    // A loft and a carry, or a carry.
+    return kind !== undefined && said.length <= 2 && said.every(isNumber) && isCarry(said.at(-1)!, kind);
+  };
+  return parts.every(isClub) ? parts.map((part) => part.join(' ')) : undefined;
+}
+
+/**
+ * Rows under a line that names their columns with blanks between, "Club Loft Carry Total": each cut into as many
+ * cells, its last words being its numbers.
+ * @returns undefined where the first line is none, or fewer than four rows in five end in so many numbers
+ */
+export function underSpacedHeads(rows: Rows): string[][] | undefined {
+  const first = rows.findIndex((row) => !isBlankRow(row));
+  const heads = first === -1 ? [] : (rows[first]!.join(' ').trim().split(/\s+/) as string[]);
+  if (heads.length < 2 || heads.length > 12 || rows[first]!.length > 1) return undefined;
+  const columns = heads.map((head) => recogniseHead(head)?.column.id);
+  if (columns[0] !== 'name' || columns.some((id) => id === undefined)) return undefined;
+  let cut = 0;
+  const below = rows.slice(first + 1).map((row) => {
+    const words = row.join(' ').trim().split(/\s+/);
+    const [name, values] = [words.slice(0, 1 - heads.length), words.slice(1 - heads.length)];
+    const isRow = name.length > 0 && values.every((word) => /^(?:\W{1,2}|[A-G]?\d.*)$/i.test(word));
+    if (isRow) cut++;
+    return isRow ? [name.join(' '), ...values] : [...row];
+  });
+  const filled = rows.slice(first + 1).filter((row) => !isBlankRow(row)).length;
+  return filled > 0 && cut >= 0.8 * filled
+    ? [...rows.slice(0, first).map((row) => [...row]), heads, ...below]
+    : undefined;
+}

@@ -1,0 +1,122 @@
+import { fromMetres, type Shot } from '@tasche/core';
+import { describe, expect, it } from 'vitest';
+import { planImport, readClubText, splitTable, findHeads } from '../src/index.js';
+
+const planned = (text: string) =>
+  planImport(readClubText(text, { distanceUnit: 'yd', takenOn: '2026-12-01' }), []);
+/** Each club with its loft and carry, as far as they are known. */
+const clubs = (text: string) =>
+  planned(text).adds.map(({ name, readings }) => {
+    const loft = readings.find(({ key }) => key === 'loftStampedDeg')?.value as number | undefined;
+    const shot = readings.find(({ key }) => key === 'shot.full')?.value as Shot | undefined;
+    return [name, loft && `${loft}°`, shot && Math.round(fromMetres(shot.carryM, 'yd'))]
+      .filter((part) => part !== undefined)
+      .join(' ');
+  });
+const IRONS = ['4 iron', '5 iron', '6 iron', '7 iron', '8 iron', '9 iron', 'PW'];
+
+describe('several clubs in one line', () => {
+  it.each([
+    '7i=165,8i=155,9i=145',
+    '7i=165, 8i=155, 9i=145',
+    '7i-165 8i-155 9i-145',
+    '7i 165 8i 155 9i 145',
+    '7i (165) 8i (155) 9i (145)',
+    '7i 165\n8i 155 9i 145',
+    '7i: 165; 8i: 155; 9i: 145',
+  ])('are read one by one: %j', (text) => {
+    expect(clubs(text)).toEqual(['7i 165', '8i 155', '9i 145']);
+    expect(planned(text).rejected).toEqual([]);
+  });
+
+  it('may have a number before the word, a loft, and a name of several words', () => {
+    expect(clubs('Driver (265) 3 wood (245) 7 iron (170)')).toEqual([
+      'Driver 265',
+      '3 wood 245',
+      '7 iron 170',
+    ]);
+    expect(clubs('Driver 9.5 265 3w 15 240 7i 33 165')).toEqual([
+      'Driver 9.5° 265',
+      '3w 15° 240',
+      '7i 33° 165',
+    ]);
+    expect(clubs('Dr-265,3w-240,h4-210,pw-135')).toEqual(['Dr 265', '3w 240', 'h4 210', 'pw 135']);
+  });
+
+  it.each([
+    '4-PW: 200 190 180 170 160 150 135',
+    'Irons 4-PW: 200/190/180/170/160/150/135',
+    '4 - PW (200, 190, 180, 170, 160, 150, 135)',
+    '4i-PW carries 200 190 180 170 160 150 135',
+    'Eisen 4-PW 200 190 180 170 160 150 135',
+    'irons: 4 200, 5 190, 6 180, 7 170, 8 160, 9 150, PW 135',
+  ])('a set takes as many carries as it has clubs: %s', (text) => {
+    const carries = [200, 190, 180, 170, 160, 150, 135];
+    expect(clubs(text)).toEqual(IRONS.map((name, i) => `${name} ${carries[i]}`));
+  });
+
+  it('a set takes lofts, which rise; short carries behind long ones are none', () => {
+    const lofts = [24, 27, 30, 34, 38, 42, 46];
+    expect(clubs('Irons 4-PW (24,27,30,34,38,42,46)')).toEqual(
+      IRONS.map((name, i) => `${name} ${lofts[i]}°`),
+    );
+    expect(clubs('7-SW: 100 90 80 70 60')).toEqual([
+      '7 iron 100',
+      '8 iron 90',
+      '9 iron 80',
+      'PW 70',
+      'SW 60',
+    ]);
+  });
+
+  it.each(['5-PW 26 30 34 38 42', '4-9 iron 200-150', '3-7 165', '7-9 150 165 140'])(
+    'numbers that do not fit a set are left to be fixed, and are no shaft: %s',
+    (text) => {
+      const { adds, rejected } = planned(text);
+      expect(adds.flatMap(({ readings }) => readings)).toEqual([]);
+      expect(rejected).toHaveLength(1);
+    },
+  );
+
+  it('what only looks like several clubs stays one line', () => {
+    expect(clubs('4-6 Tessel T4 Rohr 120')).toEqual(['4 iron', '5 iron', '6 iron']);
+    expect(planned('4-6 Tessel T4 Rohr 120').adds[0]!.readings).toMatchObject([
+      { key: 'shaft', value: 'Tessel T4 Rohr 120' },
+    ]);
+    // Not each of its clubs says how far it goes.
+    expect(planned('Driver 265\n7i 165 8i 155 spin 7000').rejected).toMatchObject([
+      { text: '165 8i 155 spin 7000' },
+    ]);
+    expect(clubs('PW 46 120\nGW 50 105')).toEqual(['PW 46° 120', 'GW 50° 105']);
+  });
+});
+
+describe('heads with blanks between', () => {
+  it('tell what the last words of the lines beneath are', () => {
+    expect(clubs('Club Loft Carry Total\nDriver 9.5 265 285\n7 iron 33 165 172\nPutter 3 - -')).toEqual([
+      'Driver 9.5° 265',
+      '7 iron 33° 165',
+      'Putter 3°',
+    ]);
+    const { adds } = planned('Club Loft Length SW Carry\n7 iron 33 37 D2 165');
+    expect(adds[0]!.readings.map(({ key }) => key)).toEqual([
+      'loftStampedDeg',
+      'lengthIn',
+      'swingWeight',
+      'shot.full',
+    ]);
+  });
+
+  it('are none where the lines do not end in so many numbers, or a word is no head', () => {
+    const columns = (text: string) => findHeads(splitTable(text))?.heads.length ?? 0;
+    expect(columns('Club Loft Carry\nDriver 265\n3w 240\n7i 165')).toBeLessThan(3);
+    expect(columns('My Loft Carry\nDriver 9 265')).toBeLessThan(3);
+  });
+});
+
+it('a carry may say within how much it lies', () => {
+  for (const text of ['Driver 265 ±8', 'Driver 265 +/- 8', 'Driver 265 +-8yd', 'Driver 265yd ± 8'])
+    expect(planned(text).adds[0]!.readings, text).toMatchObject([
+      { key: 'shot.full', value: { carryM: 242.316, plusMinusM: 7.3152 } },
+    ]);
+});
