@@ -55,6 +55,15 @@ export function isCarry(word: string, kind: ClubKind): boolean {
   return valueOf(from) >= minCarry(kind) && valueOf(from) <= MAX_CARRY;
 }
 
+/** Longer than a wedge is, inches. Our choice. */
+const MIN_SHORT_CARRY = 38;
+/** Whether a word behind the loft of a wedge is what a short hitter carries it: "SW 56 45". */
+export function isShortCarry(word: string, kind: ClubKind): boolean {
+  return (
+    kind === 'wedge' && NUMBER.test(word) && valueOf(word) >= MIN_SHORT_CARRY && valueOf(word) < MIN_CARRY
+  );
+}
+
 /** Whether a word may be a carry where its column says that it is one. */
 export function isCarryOfColumn(word: string): boolean {
   const [, from] = CARRY.exec(word) ?? [];

@@ -6,6 +6,7 @@ import {
   isCarryOfColumn,
   isLoft,
   isMarkedLoft,
+  isShortCarry,
   minCarry,
   NUMBER,
   valueOf,
@@ -41,10 +42,20 @@ function readClubLine(text: string): ClubLine | undefined {
     if (!kind || saysMore(name, kind)) continue;
     const said = words.slice(-numbers);
     const [loft, carry] = numbers === 2 ? said : isLoft(said[0]!, kind) ? [said[0]!, ''] : ['', said[0]!];
-    if ((loft === '' || isLoft(loft!, kind)) && (carry === '' || isCarry(carry!, kind)))
+    const isCarried = carry === '' || isCarry(carry!, kind) || (numbers === 2 && isShortCarry(carry!, kind));
+    if ((loft === '' || isLoft(loft!, kind)) && isCarried)
       return loft === '' ? withBracketedLoft(name, carry!) : lineOf(name, loft!, carry!);
   }
-  return readClubParts(words) ?? inSegments;
+  return readClubParts(words) ?? inSegments ?? inBrackets(text);
+}
+
+/** "Driver (9.5)": a club and its loft. */
+function inBrackets(text: string): ClubLine | undefined {
+  const [, name = '', loft = ''] = /^([^()]+)\((\d{1,2}(?:[.,]\d)?°?)\)$/.exec(text.trim()) ?? [];
+  const kind = kindFromName(name.trim());
+  return kind && !saysMore(name.trim(), kind) && isLoft(loft, kind)
+    ? lineOf(name.trim(), loft, '')
+    : undefined;
 }
 
 /** "4-PW", or "4-PW set Rohr 120": a set of irons, and its shaft. */
@@ -165,7 +176,7 @@ function asOneLineEach(cells: readonly (readonly string[])[]): readonly (readonl
  * What cannot be read of a row is left to be fixed.
  */
 export function asClubLines(given: readonly (readonly string[])[]): string[][] | undefined {
-  const cells = withLengthUnits(asOneLineEach(oneClubALine(given)));
+  const cells = withLengthUnits(oneClubALine(asOneLineEach(given)));
   const filled = cells.filter((row) => !isBlankRow(row) && !isRemark(row.join(' ').trim()));
   const bag = filled.length === 1 ? fromOneLine(filled[0]!) : undefined;
   if (filled.length === 0) return undefined;
@@ -185,9 +196,16 @@ export function asClubLines(given: readonly (readonly string[])[]): string[][] |
   const unknown = bySpace.map((line, i) => (read[i] ? undefined : unknownClubLine(line)));
   const named = bySpace.map((line, i) => read[i] ?? unreadClubLine(line));
   const rows = named.map((row, i) => row ?? unknown[i]);
-  // A putter is often named and nothing else.
-  const isNameAlone = (line: string) => !/\d/.test(line) && kindFromName(line) !== undefined;
-  const telling = bySpace.filter((line) => line !== '' && !isNameAlone(line) && !isRemark(line)).length;
+  const said = bySpace.filter((line) => line !== '' && !isRemark(line));
+  // A putter is often named and nothing else, and so are "3 wood" and "5-PW".
+  const isNameAlone = (line: string) =>
+    kindFromName(line) !== undefined && (line.match(/\d+(?:[.,]\d+)?/g) ?? []).length <= 1;
+  const telling = bySpace.filter(
+    (line, i) => said.includes(line) && (rows[i] !== undefined || !isNameAlone(line)),
+  ).length;
+  // A message with names alone; a column of them may be pasted over others.
+  const isMessage = cells.length > given.length || said.length < bySpace.filter((line) => line !== '').length;
+  if (telling === 0 && isMessage && said.filter(isNameAlone).length > 1) return underHeads(bySpace, rows);
   // Cells side by side are the sheet's own columns, unless their lines can be read.
   const found = (isOneColumn ? rows : read.map((row, i) => row ?? unknown[i])).filter(Boolean).length;
   // One club at least is called what clubs are called: other text has numbers at its ends too.

@@ -1,6 +1,6 @@
 import { clubWordsInEnglish, kindFromName } from '@tasche/core';
 import { clubsOfSet } from './club-set.js';
-import { isCarry, NUMBER } from './club-line-numbers.js';
+import { isCarry, isLoft, NUMBER } from './club-line-numbers.js';
 import { MAX_CHARACTERS } from './club-line-words.js';
 import { recogniseHead } from './columns.js';
 import { isBlankRow } from './split-table.js';
@@ -18,7 +18,7 @@ export function oneClubALine(rows: Rows): Rows {
     // A whole bag in a line is longer than one club's.
     return text.length > MAX_CHARACTERS * 3
       ? undefined
-      : (setWithNumbers(text) ?? glued(cells) ?? inSequence(text));
+      : (setWithNumbers(text) ?? glued(cells) ?? inSequence(text) ?? wedges(text));
   });
   if (several.every((parts) => parts === undefined)) return rows;
   return rows.flatMap((row, i) => several[i]?.map((part) => [part]) ?? [row]);
@@ -77,9 +77,23 @@ function setWithNumbers(text: string): string[] | undefined {
     : undefined;
 }
 
+/**
+ * "GW SW LW", "52, 56 and 60", "PW, 52, 56, 60": wedges and nothing else. Three lofts that rise are no club with its
+ * loft and carry; two may be.
+ */
+function wedges(text: string): string[] | undefined {
+  const parts = text.split(/[,/&+]|\band\b/).map((part) => part.trim());
+  const words = parts.flatMap((part) => (/\d/.test(part) ? [part] : part.split(/\s+/)));
+  const lofts = words.filter((word) => /^(?:4[2-9]|5\d|6[0-4])°?$/.test(word)).map(Number.parseFloat);
+  const letters = words.filter((word) => /^[pgaslu]w$/i.test(word)).length;
+  const isList = lofts.length + letters === words.length && words.length > 1;
+  const rise = lofts.every((loft, i) => i === 0 || loft > lofts[i - 1]!);
+  return isList && (lofts.length === 0 || (lofts.length > 2 && rise)) ? words : undefined;
+}
+
 const KIND_WORD = /^(?:irons?|woods?|hybrids?|hyb|utility|wedge|driving|i|w|h)$/i;
 
-/** "Driver 260 3w 240": where a number is followed by the next club. Every part has to say what it carries. */
+/** "Driver 260 3w 240": where a number is followed by the next club. All say what they carry, or all their lofts. */
 function inSequence(text: string): string[] | undefined {
   const words = clubWordsInEnglish(text.replace(/[(),;]/g, ' '))
     .split(/\s+/)
@@ -93,14 +107,17 @@ function inSequence(text: string): string[] | undefined {
   );
   if (starts.length < 2) return undefined;
   const parts = starts.map((start, i) => words.slice(start, starts[i + 1]));
-  const isClub = (part: readonly string[]) => {
-    const numbers = part.findIndex((word, i) => i > 0 && isNumber(word));
+  const said = parts.map((part) => {
+    const numbers = part.findIndex((word, at) => at > 0 && isNumber(word));
     const kind = numbers === -1 ? undefined : kindFromName(part.slice(0, numbers).join(' '));
-    const said = part.slice(numbers);
-    // A loft and a carry, or a carry.
-    return kind !== undefined && said.length <= 2 && said.every(isNumber) && isCarry(said.at(-1)!, kind);
-  };
-  return parts.every(isClub) ? parts.map((part) => part.join(' ')) : undefined;
+    return { kind, numbers: part.slice(numbers) };
+  });
+  const isPlain = said.every(({ kind, numbers }) => kind && numbers.length <= 2 && numbers.every(isNumber));
+  const areCarries = said.every(({ kind, numbers }) => kind && isCarry(numbers.at(-1)!, kind));
+  const areLofts = said.every(
+    ({ kind, numbers }) => kind && numbers.length === 1 && isLoft(numbers[0]!, kind),
+  );
+  return isPlain && (areCarries || areLofts) ? parts.map((part) => part.join(' ')) : undefined;
 }
 
 /**

@@ -11,5 +11,6 @@ export function isRemark(line: string): boolean {
   if (/\d/.test(line) || kindFromName(line)) return false;
   const words = line.split(/\s+/);
   const isSaid = words.some((word) => /^\p{Ll}{2,}/u.test(word) && !NAME_PARTICLE.test(word));
-  return /[!?]$/.test(line) || (words.length > 2 && isSaid);
+  // "My bag:" stands above clubs; "Davor:" may be a player.
+  return /[!?]$/.test(line) || (isSaid && (words.length > 2 || line.endsWith(':')));
 }

@@ -78,6 +78,42 @@ describe('several clubs in one line', () => {
     },
   );
 
+  it('clubs by their names alone, in a message that says more', () => {
+    const text = 'My bag:\nDriver (9.5)\n3 wood\n5 hybrid\n8-PW\nGW SW LW\nputter';
+    const sorted = [
+      '3 wood',
+      '5 hybrid',
+      '8 iron',
+      '9 iron',
+      'Driver 9.5°',
+      'GW',
+      'LW',
+      'PW',
+      'SW',
+      'putter',
+    ];
+    expect(clubs(text).sort()).toEqual(sorted.sort());
+    expect(planned(text).rejected).toEqual([]);
+    // One that says more is enough.
+    expect(clubs('Driver 265\n3w\n7i\nputter')).toEqual(['Driver 265', '3w', '7i', 'putter']);
+    // A name alone may be a player's.
+    expect(planned('Davor:\nDriver 265\n3w 240').rejected).toMatchObject([{ text: 'Davor:' }]);
+    // A column of names may be pasted over others.
+    expect(() => planned('Driver\n3 wood\n5 iron')).toThrow('no row names the columns');
+  });
+
+  it.each([
+    ['GW SW LW', ['GW', 'SW', 'LW']],
+    ['PW, 52, 56 & 60', ['PW', '52 52°', '56 56°', '60 60°']],
+    ['50/54/58', ['50 50°', '54 54°', '58 58°']],
+    ['PW 46 SW 56', ['PW 46°', 'SW 56°']],
+    // Two numbers are a loft and a carry.
+    ['SW, 56, 60', ['SW 56° 60']],
+    ['SW 56 45', ['SW 56° 45']],
+  ])('wedges in one line: %s', (text, found) => {
+    expect(clubs(`Driver 265\n${text}`)).toEqual(['Driver 265', ...found]);
+  });
+
   it('what only looks like several clubs stays one line', () => {
     expect(clubs('4-6 Tessel T4 Rohr 120')).toEqual(['4 iron', '5 iron', '6 iron']);
     expect(planned('4-6 Tessel T4 Rohr 120').adds[0]!.readings).toMatchObject([
