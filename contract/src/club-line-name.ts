@@ -29,15 +29,11 @@ const MEASURE = /^\d+(?:[.,]\d+)?(?:"|″|in|inch|cm|mph|km\/h|m\/s|g|y|yds?|yar
  * "Driver 9 Siv 60".
  */
 export function saysMore(name: string, kind: ClubKind): boolean {
-  return name
-    .split(' ')
-    .slice(1)
-    .some((word) => {
-      if (MEASURE.test(word)) return true;
-      if (kind === 'wedge') return NUMBER.test(word) && valueOf(word) > MAX_WEDGE_NUMBER;
-      return (
-        isMarkedLoft(word) ||
-        (NUMBER.test(word) && !(Number.isInteger(valueOf(word)) && valueOf(word) <= MAX_CLUB_NUMBER))
-      );
-    });
+  const words = name.split(' ').slice(1);
+  const numbers = name.split(' ').filter((word) => NUMBER.test(word));
+  if (words.some((word) => MEASURE.test(word))) return true;
+  // "SW 56" is a name; in "SW 56 35.5" the last is a length, in "GW 50 12" a bounce.
+  if (kind === 'wedge') return numbers.length > 1 || numbers.some((word) => valueOf(word) > MAX_WEDGE_NUMBER);
+  const isClubNumber = (word: string) => Number.isInteger(valueOf(word)) && valueOf(word) <= MAX_CLUB_NUMBER;
+  return words.some((word) => isMarkedLoft(word) || (NUMBER.test(word) && !isClubNumber(word)));
 }

@@ -8,6 +8,7 @@ export const LINE_HEADS = [
   'Carry',
   'Total',
   'Length',
+  'Bounce',
   'Head',
   'Shaft',
   'Flex',
@@ -121,7 +122,9 @@ export function readClubParts(words: readonly string[]): ClubLine | undefined {
   const rest = words.slice(count).map((word) => word.replace(/^\(|\)$/g, ''));
   for (let i = 0; i < rest.length;) {
     const hasLoft = line.Loft !== undefined;
-    const part = (hasLoft ? lengthAt(rest, i, kind) : undefined) ?? partAt(rest, i, kind, hasLoft);
+    const isNamedByLoft = isLoft(words[0]!, kind) && kind === 'wedge';
+    const part =
+      (hasLoft || isNamedByLoft ? numberBetween(rest, i, kind) : undefined) ?? partAt(rest, i, kind, hasLoft);
     if (!part || line[part.head] !== undefined) return undefined;
     line[part.head] = part.text;
     i += part.words;
@@ -130,15 +133,25 @@ export function readClubParts(words: readonly string[]): ClubLine | undefined {
   return rest.some((word) => said(SAYS_OF_NEXT, word) === 'Carry') ? line : withTotalBehindCarry(line);
 }
 
-/** A bare number between a loft and a carry, and too small for one: "7i 33 stiff 37 165". */
-function lengthAt(rest: readonly string[], at: number, kind: ClubKind): ReturnType<typeof partAt> {
+/**
+ * A bare number between a loft and a carry, and too small for one: a length, "7i 33 stiff 37 165", or a wedge's
+ * bounce, "GW 50 12 105".
+ */
+function numberBetween(rest: readonly string[], at: number, kind: ClubKind): ReturnType<typeof partAt> {
   const word = rest[at]!;
-  const [from, to] = LENGTHS_IN[kind === 'iron' || kind === 'wedge' ? 'short' : 'long'];
-  const isLength = ANY_NUMBER.test(word) && valueOf(word) >= from && valueOf(word) <= to;
-  return isLength && rest.slice(at + 1).some((one) => isCarry(one, kind))
-    ? { head: 'Length', text: word, words: 1 }
+  const isIn = ([from, to]: readonly [number, number]) =>
+    ANY_NUMBER.test(word) && valueOf(word) >= from && valueOf(word) <= to;
+  const head = isIn(LENGTHS_IN[kind === 'iron' || kind === 'wedge' ? 'short' : 'long'])
+    ? 'Length'
+    : kind === 'wedge' && isIn(BOUNCES_DEG)
+      ? 'Bounce'
+      : undefined;
+  return head && rest.slice(at + 1).some((one) => isCarry(one, kind))
+    ? { head, text: word, words: 1 }
     : undefined;
 }
+/** Bounces of wedges, degrees. Common practice, no source. */
+const BOUNCES_DEG = [3, 18] as const;
 
 /** "Driver 210 total 230", without a word for the carry: the smaller number is it. */
 function withTotalBehindCarry(line: ClubLine): ClubLine {

@@ -9,6 +9,7 @@ import {
   type ClubKind,
   type DistanceUnit,
   type Reading,
+  type ReadingKey,
   type Shot,
   type ShotKind,
   type Spec,
@@ -307,14 +308,33 @@ function changesTo(spec: Spec, readings: readonly Reading[]): ReadingChange[] {
     .map((reading) => ({ ...reading, before: spec[reading.key]?.value ?? null }));
 }
 
+/** What a club may be called in a locker: "SW" of 56° with a bounce of 10 may be the "SW 56", or "SW 56 10". */
+function namesOf(name: string, readings: readonly Reading[]): string[] {
+  const said = (key: ReadingKey) => readings.find((reading) => reading.key === key)?.value;
+  const [loft, bounce] = [said('loftStampedDeg'), said('bounceDeg')];
+  const longer = [[loft], [bounce], [loft, bounce]].filter((parts) =>
+    parts.every((part) => part !== undefined),
+  );
+  return [
+    name,
+    ...longer.map((parts) => [name, ...parts].join(' ')),
+    ...(bounce === undefined ? [] : [`${name}.${String(bounce)}`]),
+  ];
+}
+
 function matchClub(row: ClubRow, clubs: readonly ClubView[]): { club?: ClubView } | { reason: string } {
   const byId = row.clubId === undefined ? undefined : clubs.find((club) => club.id === row.clubId);
   if (byId) return { club: byId };
   if (row.name === undefined) return {};
-  const wanted = row.name.trim().toLowerCase();
-  const named = clubs.filter(
-    (club) => club.name.trim().toLowerCase() === wanted && (row.kind === undefined || row.kind === club.kind),
-  );
+  const called = (wanted: string) =>
+    clubs.filter(
+      (club) =>
+        club.name.trim().toLowerCase() === wanted && (row.kind === undefined || row.kind === club.kind),
+    );
+  const named =
+    namesOf(row.name.trim().toLowerCase(), row.readings)
+      .map(called)
+      .find((found) => found.length > 0) ?? [];
   if (named.length <= 1) return named[0] ? { club: named[0] } : {};
   const matching = named.filter((club) =>
     (['serial', 'head'] as const).some((key) => {

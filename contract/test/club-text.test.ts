@@ -310,6 +310,31 @@ describe('a file of clubs as people keep it', () => {
     expect(edit!.readings.map(({ key }) => key)).toEqual(['shot.full']);
   });
 
+  it('may give the bounce and the length of a wedge behind its loft, and finds it under a longer name', () => {
+    const said = (lines: string[]) =>
+      planned(lines).adds.map(({ name, readings }) => [
+        name,
+        ...readings.flatMap(({ key, value }) => (typeof value === 'number' ? [`${key} ${value}`] : [])),
+      ]);
+    expect(said(['GW 50 12 105', 'SW 56 35.5 95', '60 8 80'])).toEqual([
+      ['GW', 'loftStampedDeg 50', 'bounceDeg 12'],
+      ['SW', 'loftStampedDeg 56', 'lengthIn 35.5'],
+      ['60', 'bounceDeg 8', 'loftStampedDeg 60'],
+    ]);
+    const owned = (name: string) => ({
+      id: '00000000-0000-4000-8000-000000000001',
+      playerId: '00000000-0000-4000-8000-000000000000',
+      version: 1,
+      name,
+      kind: 'wedge' as const,
+      spec: {},
+      removed: false,
+    });
+    for (const name of ['GW', 'GW 50', 'gw 12', 'GW 50 12', 'GW.12'])
+      expect(planImport(read(['Driver 265', 'GW 50 12 105']), [owned(name)]).edits, name).toHaveLength(1);
+    expect(planImport(read(['Driver 265', 'GW 50 12 105']), [owned('GW 52')]).edits).toEqual([]);
+  });
+
   it('may be lines of a message: a club, its loft, its carry', () => {
     const plan = planned([
       'Driver 10,5° 265',
@@ -331,7 +356,7 @@ describe('a file of clubs as people keep it', () => {
       [3, '3 wood', ['loftStampedDeg', 'shot.full']],
       [4, '7i', ['shot.full']],
       [5, 'PW', ['loftStampedDeg']],
-      [7, '56 10', ['shot.full', 'loftStampedDeg']],
+      [7, '56', ['bounceDeg', 'shot.full', 'loftStampedDeg']],
     ]);
     expect(plan.rejected).toMatchObject([{ text: 'hello there', asks: 'kind' }]);
     // Three bare columns of a spreadsheet are the same; a length is no carry.
