@@ -56,6 +56,10 @@ export function withNumberBehind(words: readonly string[]): readonly string[] {
   if (!kind) return words;
   if (isMarkedLoft(number))
     return kind !== 'wedge' && isLoft(number, kind) ? [...club, number, ...rest] : words;
+  // "15 3w 240", "10.5 driver 265"; "11 wood" and "60 wedge" are names.
+  const isOwnName = kind === 'driver' || club.some((word) => /\d/.test(word));
+  const isLoftBefore = kind !== 'wedge' && isOwnName && isLoft(number, kind) && !CLUB_NUMBER.test(number);
+  if (isLoftBefore && isCarry(rest[0] ?? '', kind)) return [...club, number, ...rest];
   const isBefore =
     rest.length === 0 && isCarry(number, kind) && Number.parseFloat(number) >= MIN_CARRY_BEFORE;
   return isBefore && /\p{L}/u.test(club.join('')) ? [...club, number] : words;

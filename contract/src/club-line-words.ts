@@ -13,6 +13,10 @@ const UNIT = /^(°|deg|y|yd|yds|m|yards|metres|meters)$/i;
 const RANGE = /\b([5-9]\d|[1-3]\d\d)\s*(?:-|–|—|\bto\b|\bbis\b)\s*([5-9]\d|[1-3]\d\d)(?![\d.,])/gi;
 /** The same distance again in the other unit: "250yds (228m)". */
 const AGAIN = /(?<=\d\s?(?:m|y|yd|yds|yards|metres))\s?\(\d+(?:[.,]\d+)?\s?(?:m|y|yd|yds|yards|metres)\)/gi;
+const INCHES = /(?<=\d) ?(?:inches|inch|in)(?![\p{L}\d])/giu;
+/** "265c/285t", "c165 t175". */
+const CARRY_AND_TOTAL =
+  /(?<![\p{L}\d])(?:c ?(\d{2,3})|(\d{2,3}) ?c)[ ,/]{1,3}(?:t ?(\d{2,3})|(\d{2,3}) ?t)(?![\p{L}\d])/giu;
 const ABOUT = new RegExp(ABOUT_WORDS, 'gi');
 
 /** "150 mètres" is "150 m", "12 Grad" is "12 °"; other words stay. */
@@ -25,6 +29,8 @@ function shortUnit(word: string): string {
 export function wordsOf(text: string): string[] {
   return (
     withDegreeSign(text)
+      .replace(CARRY_AND_TOTAL, ' carry $1$2 total $3$4 ')
+      .replace(INCHES, '"')
       .replace(ABOUT, '~')
       .replace(AGAIN, '')
       .replace(WORD_BEHIND, shortUnit)

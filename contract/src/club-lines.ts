@@ -129,10 +129,14 @@ function fromOneLine(cells: readonly string[]): string[] | undefined {
   return parts.length > 2 && read >= MIN_SHARE * parts.length ? parts : undefined;
 }
 
+/** Numbers that say what they are; bare ones stand under each other in a sheet's own columns. */
+const SAYS_UNIT = /\d ?(?:°|"|″|(?:deg|degrees|inches|inch|in|yards|yds?|m)(?![\p{L}\d]))/iu;
 /** Rows of more cells than club, loft and carry, where their cells say what they are: "Driver, Kvarn Q, 9°, 265". */
 function segmentLines(cells: readonly (readonly string[])[]): string[][] | undefined {
   const lines = withoutListMarks(cells.map((row) => row.filter((cell) => cell.trim() !== '').join(', ')));
-  const rows = lines.map(readSegments);
+  const rows = lines.map(
+    (line) => readSegments(line) ?? (SAYS_UNIT.test(line) ? readClubLine(line) : undefined),
+  );
   const read = rows.filter((row) => row?.Carry !== undefined).length;
   return read < MIN_SHARE * lines.filter((line) => line !== '').length ? undefined : underHeads(lines, rows);
 }

@@ -27,11 +27,18 @@ export function oneClubALine(rows: Rows): Rows {
 /** "7i=165", "Dr-265": a club and what it carries, without a blank between them. */
 const GLUED = /^(.{0,12}?[\p{L}\d])\s?[=:-]\s?(\d{2,3})$/u;
 
+/** "D265", "7i165": no sign between them, and too large for a loft. */
+const GLUED_BARE = /^(d|dr|driver|\d[hiwy]|[pgaslu]w)(\d{3})$/i;
+
 function glued(cells: readonly string[]): string[] | undefined {
   const parts = cells.flatMap((cell) => cell.split(/[,;\s]+/)).filter((part) => part !== '');
-  const pairs = parts.map((part) => GLUED.exec(part));
+  // Alone in its line "5-150" may be anything.
+  const sure = (part: string) => GLUED_BARE.exec(part) ?? (part.includes('=') ? GLUED.exec(part) : null);
+  const pairs = parts.map((part) =>
+    parts.length > 2 ? (GLUED_BARE.exec(part) ?? GLUED.exec(part)) : sure(part),
+  );
   const isBag =
-    parts.length > 2 &&
+    parts.length > 0 &&
     pairs.every((pair) => {
       const kind = kindFromName(pair?.[1] ?? '');
       return kind !== undefined && isCarry(pair![2]!, kind);

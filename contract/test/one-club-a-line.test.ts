@@ -114,6 +114,29 @@ describe('several clubs in one line', () => {
     expect(clubs(`Driver 265\n${text}`)).toEqual(['Driver 265', ...found]);
   });
 
+  it('a club and its carry in one word, and carry and total by a letter', () => {
+    expect(clubs('D265\n3w240\n7i165\nPW=135')).toEqual(['D 265', '3w 240', '7i 165', 'PW 135']);
+    const totals = planned('Driver 265c/285t\n7 iron c165 t175').adds.map(
+      ({ readings }) => readings[0]!.value,
+    );
+    expect(totals).toMatchObject([
+      { carryM: 242.316, totalM: 260.604 },
+      { carryM: 150.876, totalM: 160.02 },
+    ]);
+    expect(clubs('10.5 driver 265\n15 3w 240\n33 7i 165\n11 wood 190')).toEqual([
+      'driver 10.5° 265',
+      '3w 15° 240',
+      '7i 33° 165',
+      '11 wood 190',
+    ]);
+    // "SW56" is a name, and "5-150" may be anything.
+    expect(clubs('Driver 265\nSW56')).toEqual(['Driver 265', 'SW56 56°']);
+    expect(clubs('Driver 9.5 deg, 45.25 in, D3, 265\n3w: 15 deg, 43 in, D2, 240')).toEqual([
+      'Driver 9.5° 265',
+      '3w 15° 240',
+    ]);
+  });
+
   it('what only looks like several clubs stays one line', () => {
     expect(clubs('4-6 Tessel T4 Rohr 120')).toEqual(['4 iron', '5 iron', '6 iron']);
     expect(planned('4-6 Tessel T4 Rohr 120').adds[0]!.readings).toMatchObject([
