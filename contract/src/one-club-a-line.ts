@@ -1,6 +1,7 @@
 import { clubWordsInEnglish, kindFromName } from '@tasche/core';
 import { clubsOfSet } from './club-set.js';
 import { isCarry, isLoft, NUMBER } from './club-line-numbers.js';
+import { isPlainClub } from './club-line-parts.js';
 import { MAX_CHARACTERS } from './club-line-words.js';
 import { recogniseHead } from './columns.js';
 import { isBlankRow } from './split-table.js';
@@ -108,7 +109,9 @@ function inSequence(text: string): string[] | undefined {
   const isNumber = (word: string | undefined) =>
     word !== undefined && (NUMBER.test(word) || isCarry(word, 'iron'));
   const isNumbered = (i: number) => /^[1-9]$/.test(words[i] ?? '') && KIND_WORD.test(words[i + 1] ?? '');
-  const isNamed = (word: string) => /\p{L}/u.test(word) && kindFromName(word) !== undefined;
+  // "S" behind a number is a flex.
+  const isNamed = (word: string) =>
+    /\p{L}/u.test(word) && (word.length > 1 || /d/i.test(word)) && kindFromName(word) !== undefined;
   const starts = words.flatMap((word, i) =>
     i === 0 || (isNumber(words[i - 1]) && !isNumbered(i - 1) && (isNumbered(i) || isNamed(word))) ? [i] : [],
   );
@@ -116,7 +119,9 @@ function inSequence(text: string): string[] | undefined {
   const parts = starts.map((start, i) => words.slice(start, starts[i + 1]));
   const said = parts.map((part) => {
     const numbers = part.findIndex((word, at) => at > 0 && isNumber(word));
-    const kind = numbers === -1 ? undefined : kindFromName(part.slice(0, numbers).join(' '));
+    const name = numbers === -1 ? '' : part.slice(0, numbers).join(' ');
+    // "7 iron Rohr 120" may be a shaft and its weight.
+    const kind = isPlainClub(name) ? kindFromName(name) : undefined;
     return { kind, numbers: part.slice(numbers) };
   });
   const isPlain = said.every(({ kind, numbers }) => kind && numbers.length <= 2 && numbers.every(isNumber));

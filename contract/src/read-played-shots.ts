@@ -142,9 +142,9 @@ function shotsInLine(
     return [];
   });
   // "4: 7i, 165, rough" is one shot in parts; of a hole, most parts are shots.
-  return parts.length > 1 && shots.length > refused.length
-    ? { shots, putts: parts.length - strokes.length, refused }
-    : undefined;
+  if (shots.length > refused.length) return { shots, putts: parts.length - strokes.length, refused };
+  // "7 iron, 165, 8 iron, 155".
+  return shotsByClub(rest.replace(/[,;]/g, ' '), hole, clubs, unit);
 }
 
 /** "driver 7i 165 rough pw 40 2 putts": a shot from each club to the next; undefined where not all are shots. */

@@ -98,6 +98,7 @@ describe('what was hit from where, as it is recorded', () => {
   it.each([
     'driver, 7i 165 rough, PW 40',
     'driver 7i 165 rough pw 40',
+    'driver, 7 iron, 165, rough, pw, 40',
     '4 driver 7 iron 165 rough pw 40',
     '4, driver, 7i 165 rough, PW 40',
     'hole 4 par 4, 412 yd: driver, 7i 165 rough, PW 40',
