@@ -175,12 +175,28 @@ function asOneLineEach(cells: readonly (readonly string[])[]): readonly (readonl
   });
 }
 
+/** Clubs under heads, and from which of the rows given each is, from 0. */
+interface ClubLines {
+  heads: string[];
+  rows: string[][];
+  from: readonly number[];
+}
+
 /**
  * Rows without heads read as lines of clubs, under heads of their own; undefined where most of them are none.
  * What cannot be read of a row is left to be fixed.
  */
-export function asClubLines(given: readonly (readonly string[])[]): string[][] | undefined {
-  const cells = withLengthUnits(oneClubALine(asOneLineEach(given)));
+export function asClubLines(given: readonly (readonly string[])[]): ClubLines | undefined {
+  const one = oneClubALine(asOneLineEach(given));
+  const [heads, ...rows] = linesOfClubs(withLengthUnits(one.rows), one.rows.length > given.length) ?? [];
+  if (!heads) return undefined;
+  // A whole bag in one line is split further on.
+  const first = given.findIndex((row) => !isBlankRow(row));
+  return { heads, rows, from: rows.length === one.from.length ? one.from : rows.map(() => first) };
+}
+
+/** @param isSplit whether some lines held several clubs */
+function linesOfClubs(cells: readonly (readonly string[])[], isSplit: boolean): string[][] | undefined {
   const filled = cells.filter((row) => !isBlankRow(row) && !isRemark(row.join(' ').trim()));
   const bag = filled.length === 1 ? fromOneLine(filled[0]!) : undefined;
   if (filled.length === 0) return undefined;
@@ -200,16 +216,18 @@ export function asClubLines(given: readonly (readonly string[])[]): string[][] |
   const unknown = bySpace.map((line, i) => (read[i] ? undefined : unknownClubLine(line)));
   const named = bySpace.map((line, i) => read[i] ?? unreadClubLine(line));
   const rows = named.map((row, i) => row ?? unknown[i]);
-  const said = bySpace.filter((line) => line !== '' && !isRemark(line));
+  const isSaid = bySpace.map((line) => line !== '' && !isRemark(line));
+  const said = bySpace.filter((_line, i) => isSaid[i]);
   // A putter is often named and nothing else, and so are "3 wood" and "5-PW".
   const isNameAlone = (line: string) =>
     kindFromName(line) !== undefined && (line.match(/\d+(?:[.,]\d+)?/g) ?? []).length <= 1;
   const telling = bySpace.filter(
-    (line, i) => said.includes(line) && (rows[i] !== undefined || !isNameAlone(line)),
+    (line, i) => isSaid[i]! && (rows[i] !== undefined || !isNameAlone(line)),
   ).length;
   // A message with names alone; a column of them may be pasted over others.
-  const isMessage = cells.length > given.length || said.length < bySpace.filter((line) => line !== '').length;
-  if (telling === 0 && isMessage && said.filter(isNameAlone).length > 1) return underHeads(bySpace, rows);
+  const isMessage = isSplit || said.length < bySpace.filter((line) => line !== '').length;
+  if (telling === 0 && isOneColumn && isMessage && said.filter(isNameAlone).length > 1)
+    return underHeads(bySpace, rows);
   // Cells side by side are the sheet's own columns, unless their lines can be read.
   const found = (isOneColumn ? rows : read.map((row, i) => row ?? unknown[i])).filter(Boolean).length;
   // One club at least is called what clubs are called: other text has numbers at its ends too.

@@ -53,6 +53,16 @@ export interface ClubTable {
   unknownColumns: readonly string[];
   /** The line of the text its first row stands in, from 1. */
   firstLine?: number;
+  /** That of each row, where some stand in one. */
+  lines?: readonly number[];
+}
+
+/** The line of the text a row stands in, from 1. */
+export function lineOfRow(
+  { firstLine, lines }: { firstLine: number; lines?: readonly number[] },
+  row: number,
+): number {
+  return lines?.[row] ?? row + firstLine;
 }
 
 export interface TableOptions {
@@ -217,6 +227,8 @@ export interface ImportPlan {
   unknownColumns: readonly string[];
   /** The line of the file the first row stands in, from 1. */
   firstLine: number;
+  /** That of each row, where some stand in one. */
+  lines?: readonly number[];
 }
 
 export interface ReadingChange extends Reading {
@@ -291,6 +303,7 @@ export function planImport(
     rejected,
     unknownColumns: table.unknownColumns,
     firstLine: table.firstLine ?? 2,
+    ...(table.lines && { lines: table.lines }),
   };
 }
 

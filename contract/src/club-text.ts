@@ -31,6 +31,8 @@ export interface HeadedCells {
   cells: readonly (readonly string[])[];
   /** The line of the text the first of the cells stands in, from 1. */
   firstLine: number;
+  /** The line each of the cells stands in, where some stand in one. */
+  lines?: readonly number[];
   /** The clubs stood side by side, their values beneath each other. */
   isTurned: boolean;
   /** The column that says whose club a row is, where there is one. */
@@ -68,7 +70,14 @@ export function findClubLines(cells: readonly (readonly string[])[]): HeadedCell
   const lines = asClubLines(cells);
   // No line of the text is the heads.
   const remarks = cells.map((row) => row.join(', ').trim()).filter((line) => line !== '' && isRemark(line));
-  return lines && { ...headed(lines, 0, false), firstLine: 1, remarks };
+  return (
+    lines && {
+      ...headed([lines.heads, ...lines.rows], 0, false),
+      firstLine: 1,
+      lines: lines.from.map((i) => i + 1),
+      remarks,
+    }
+  );
 }
 
 /** The line under the heads of a table drawn in text: "|---|:--:|". */
@@ -204,8 +213,8 @@ export function headedText(text: string): HeadedCells {
  * @throws TableError as `headedText` and `ofPlayer` do
  */
 export function readClubText(text: string, options: TableOptions, player?: string): ClubTable {
-  const { heads, columns, cells, firstLine } = ofPlayer(headedText(text), player);
-  return { ...readClubTable(cells, columns, heads, options), firstLine };
+  const { heads, columns, cells, firstLine, lines } = ofPlayer(headedText(text), player);
+  return { ...readClubTable(cells, columns, heads, options), firstLine, ...(lines && { lines }) };
 }
 
 /**

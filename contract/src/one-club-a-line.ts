@@ -10,9 +10,10 @@ type Rows = readonly (readonly string[])[];
 
 /**
  * Lines that hold several clubs, each as a line of its own: "7i=165, 8i=155", "Driver 260 3w 240", "4-6: 200 190
- * 180". Others are left as they are, and so are all where the first line names columns.
+ * 180". Others are left as they are.
+ * @returns the rows, and from which of those given each is
  */
-export function oneClubALine(rows: Rows): Rows {
+export function oneClubALine(rows: Rows): { rows: Rows; from: readonly number[] } {
   const lines = rows.map((row) => row.map((cell) => cell.trim()).filter((cell) => cell !== ''));
   const several = lines.map((cells) => {
     const text = cells.join(', ');
@@ -21,8 +22,10 @@ export function oneClubALine(rows: Rows): Rows {
       ? undefined
       : (setWithNumbers(text) ?? glued(cells) ?? inSequence(text) ?? wedges(text));
   });
-  if (several.every((parts) => parts === undefined)) return rows;
-  return rows.flatMap((row, i) => several[i]?.map((part) => [part]) ?? [row]);
+  return {
+    rows: rows.flatMap((row, i) => several[i]?.map((part) => [part]) ?? [row]),
+    from: rows.flatMap((_row, i) => several[i]?.map(() => i) ?? [i]),
+  };
 }
 
 /** "7i=165", "Dr-265": a club and what it carries, without a blank between them. */

@@ -1,7 +1,7 @@
 import { kindFromName } from '@tasche/core';
 import { asClubLines } from './club-lines.js';
 import { findHeads, headedText, ofPlayer, playersOf, type HeadedCells } from './club-text.js';
-import { SAYS_NOTHING } from './club-rows.js';
+import { lineOfRow, SAYS_NOTHING } from './club-rows.js';
 import { columnOf, recogniseHead, type RecognisedColumn } from './columns.js';
 import { PLAYER_WORDS } from './heads-in-other-languages.js';
 import { TableError, isBlankRow, splitTable } from './split-table.js';
@@ -32,8 +32,8 @@ export function severalPlayers(text: string): SeveralPlayers {
   const all = splitTable(text);
   const grid = carryGrid(all);
   if (grid) return { players: grid, unnamedLines: [] };
-  const table = withoutHeads(all) ?? withNamedParts(headedText(text), all);
-  const { playerColumn, cells, firstLine } = table;
+  const table = withoutHeads(withNamesApart(all)) ?? withNamedParts(headedText(text), all);
+  const { playerColumn, cells } = table;
   if (playerColumn === undefined)
     throw new TableError(
       'no column says whose club a row is; call one "player". One player’s clubs are imported on their bag’s page',
@@ -44,9 +44,9 @@ export function severalPlayers(text: string): SeveralPlayers {
     players: playersOf(named).map((player) => ({
       player,
       table: ofPlayer(named, player),
-      lineOf: (row) => row + firstLine,
+      lineOf: (row) => lineOfRow(table, row),
     })),
-    unnamedLines: cells.flatMap((row, i) => (isBlankRow(row) || isNamed(row) ? [] : [i + firstLine])),
+    unnamedLines: cells.flatMap((row, i) => (isBlankRow(row) || isNamed(row) ? [] : [lineOfRow(table, i)])),
   };
 }
 
@@ -113,6 +113,18 @@ function withNamedParts(table: HeadedCells, all: Cells): HeadedCells {
   };
 }
 
+/** "Ann Bell: Driver 230, 7i 150": a player a line, the name in a cell of its own. */
+function withNamesApart(all: Cells): Cells {
+  const apart = all.map((row) => {
+    const [, name = '', clubs = ''] =
+      /^([^\d:]{3,60}?)(?: ?:| [-–—]) (.+)$/.exec(row.join(', ').trim().replace(/ {2,}/g, ' ')) ?? [];
+    return nameInLine([name]) !== undefined && /\d/.test(clubs) ? [name.trim(), clubs] : undefined;
+  });
+  const filled = all.filter((row) => !isBlankRow(row)).length;
+  const named = apart.filter((row) => row !== undefined).length;
+  return named > 1 && named >= MIN_SHARE * filled ? all.map((row, i) => apart[i] ?? row) : all;
+}
+
 /** Rows without heads: a player, then a club as a line of a message says it. "Ann Bell, Driver, 10.5, 230" */
 function withoutHeads(all: Cells): HeadedCells | undefined {
   const filled = all.filter((row) => !isBlankRow(row));
@@ -121,10 +133,11 @@ function withoutHeads(all: Cells): HeadedCells | undefined {
     name.trim() === '' || (/\p{L}{2}/u.test(name) && kindFromName(name) === undefined);
   if (filled.length < 2 || findHeads(all) || !filled.every(isName) || share(filled, isClub) < MIN_SHARE)
     return undefined;
-  const [heads, ...rows] = asClubLines(all.map((row) => row.slice(1))) ?? [];
-  if (!heads) return undefined;
-  const table = findHeads([['Player', ...heads], ...rows.map((row, i) => [all[i]![0] ?? '', ...row])]);
-  return table && { ...table, firstLine: 1 };
+  const found = asClubLines(all.map((row) => row.slice(1)));
+  if (!found) return undefined;
+  const { heads, rows, from } = found;
+  const table = findHeads([['Player', ...heads], ...rows.map((row, i) => [all[from[i]!]![0] ?? '', ...row])]);
+  return table && { ...table, firstLine: 1, lines: from.map((i) => i + 1) };
 }
 
 const CORNER = new RegExp(`^(clubs?|players|name|${PLAYER_WORDS}|)$`, 'i');

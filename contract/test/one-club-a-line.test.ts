@@ -1,6 +1,6 @@
 import { fromMetres, type Shot } from '@tasche/core';
 import { describe, expect, it } from 'vitest';
-import { planImport, readClubText, splitTable, findHeads } from '../src/index.js';
+import { lineOfRow, planImport, readClubText, splitTable, findHeads } from '../src/index.js';
 
 const planned = (text: string) =>
   planImport(readClubText(text, { distanceUnit: 'yd', takenOn: '2026-12-01' }), []);
@@ -134,6 +134,16 @@ describe('several clubs in one line', () => {
     expect(clubs('Driver 9.5 deg, 45.25 in, D3, 265\n3w: 15 deg, 43 in, D2, 240')).toEqual([
       'Driver 9.5° 265',
       '3w 15° 240',
+    ]);
+  });
+
+  it('below several in a line, one that cannot be read is named by its own', () => {
+    const plan = planned('7-9: 150 140 130\nDriver 270/280\n3w 250');
+    expect(plan.rejected.map(({ row }) => lineOfRow(plan, row))).toEqual([2]);
+    expect(plan.adds.map(({ name, row }) => [name, lineOfRow(plan, row)])).toEqual([
+      ...[7, 8, 9].map((number) => [`${number} iron`, 1]),
+      ['Driver', 2],
+      ['3w', 3],
     ]);
   });
 

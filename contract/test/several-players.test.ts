@@ -119,6 +119,28 @@ describe('the bags of several players in one text', () => {
     ]);
   });
 
+  it.each([
+    ['beneath their names', ['Ann Bell:', 'Driver 230 7i 150', 'bo roe:', 'Driver 275, 3w 250']],
+    ['behind their names', ['Ann Bell: Driver 230, 7i 150', 'Bo Roe: Driver 275, 3w 250']],
+    ['behind a dash', ['Ann Bell - Driver 230 7i 150', '', 'Bo Roe - Driver 275 3w 250']],
+    ['in cells', ['Ann Bell, Driver 230 7i 150', 'Bo Roe, Driver 275 3w 250']],
+  ])('with several clubs in a line, %s', (_where, lines) => {
+    expect(
+      read(lines).found.map(([player, clubs, rejected]) => [player.toLowerCase(), clubs, rejected]),
+    ).toEqual([
+      ['ann bell', ANN[1], []],
+      ['bo roe', BO[1], []],
+    ]);
+  });
+
+  it('a line that cannot be read is named as it stands, below one with several clubs', () => {
+    const lines = ['Ann Bell', '7-9: 150 140 130', 'Driver 270/280', 'Bo Roe', 'Driver 275', '3w 250'];
+    expect(read(lines).found).toEqual([
+      ['Ann Bell', ['7 iron 150', '8 iron 140', '9 iron 130', 'Driver'], ['3 270/280']],
+      BO,
+    ]);
+  });
+
   it('rows above the first name are of nobody, and said to be', () => {
     const lines = ['Player,Club,Carry', ',PW,110', 'Ann Bell,Driver,230', ',7i,150', 'Bo Roe,Driver,275'];
     expect(read(lines)).toMatchObject({ found: [ANN, ['Bo Roe', ['Driver 275'], []]], unnamedLines: [2] });

@@ -2,6 +2,7 @@ import {
   TableError,
   checkJsonLimits,
   fieldProblems,
+  lineOfRow,
   parseLockerDocument,
   planImport,
   readClubText,
@@ -57,9 +58,9 @@ export async function importSheet(
   if (plan.rejected.length > 0 && request.take === 'all') {
     const [first] = plan.rejected;
     throw badInput(
-      `${plan.rejected.length} cell${plan.rejected.length === 1 ? '' : 's'} can't be read; nothing was imported. First: row ${first!.row + plan.firstLine}, ${first!.head}: ${first!.reason}.`,
+      `${plan.rejected.length} cell${plan.rejected.length === 1 ? '' : 's'} can't be read; nothing was imported. First: row ${lineOfRow(plan, first!.row)}, ${first!.head}: ${first!.reason}.`,
       plan.rejected.map((cell) => ({
-        field: `row ${cell.row + plan.firstLine}, ${cell.head}`,
+        field: `row ${lineOfRow(plan, cell.row)}, ${cell.head}`,
         message: cell.reason,
       })),
     );

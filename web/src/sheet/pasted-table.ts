@@ -1,6 +1,7 @@
 import {
   columnOf,
   isBlankRow,
+  lineOfRow,
   planImport,
   readClubTable,
   type ClubView,
@@ -45,12 +46,12 @@ const named = (id: 'clubId' | 'name'): RecognisedColumn => ({ column: columnOf(i
  * Cells under heads, row by row; empty ones, and those of other players, are none. Where no column names the
  * club there is one more, in which it can be given.
  */
-export function withHeads({ cells, firstLine, ...given }: HeadedCells): PastedTable {
+export function withHeads({ cells, ...given }: HeadedCells): PastedTable {
   const names = given.columns.some((found) => found?.column.id === 'name' || found?.column.id === 'clubId');
   const heads = names ? given.heads : [...given.heads, 'club'];
   const columns = names ? given.columns : [...given.columns, named('name')];
   const rows = cells
-    .map((row, i): PastedRow => ({ cells: row, line: firstLine + i }))
+    .map((row, i): PastedRow => ({ cells: row, line: lineOfRow(given, i) }))
     .filter((row) => !isBlankRow(row.cells));
   const { remarks = [] } = given;
   return { heads, columns, rows, looseLofts: namesLoftOnly({ heads, columns }), remarks };
