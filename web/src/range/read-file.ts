@@ -45,7 +45,7 @@ export async function lookAtFile(file: Blob, distanceUnit: 'yd' | 'm'): Promise<
   const lines = text.replace(/\r\n?/g, '\n');
   const delimiter = guessDelimiter(lines);
   const { data } = Papa.parse<string[]>(lines, { delimiter, newline: '\n', preview: SAMPLE_ROWS });
-  const list = bytes.length === file.size ? shotsByClub(data) : undefined;
+  const list = bytes.length === file.size ? shotsByClub(data, lines) : undefined;
   if (list) {
     const made = new Blob([Papa.unparse(list)]);
     return { ...(await lookAtFile(made, distanceUnit)), isListed: true };

@@ -16,13 +16,14 @@ const MAX_SPREAD = 1.35;
 
 /**
  * Carries as people write them down by hand, as a list with a row a shot, `SHOT_HEADS` its last columns: a column a
- * club, the shots under its name, or a row a club, the shots behind it.
+ * club, the shots under its name, or a row a club, the shots behind it; or lines of a message, "7i: 165, 163 170".
  * @param rows of a table, its heads among them
+ * @param text the table itself
  * @returns undefined where it is neither, or where a cell that should be a carry is none
  */
-export function shotsByClub(rows: Rows): string[][] | undefined {
+export function shotsByClub(rows: Rows, text: string): string[][] | undefined {
   const filled = rows.filter((row) => row.some((cell) => cell.trim() !== '') && !isSummaryRow(row));
-  return inColumns(filled) ?? inRows(filled);
+  return inColumns(filled) ?? inRows(filled) ?? inRows(linesOf(text));
 }
 
 const isClub = (cell: string) => /\p{L}/u.test(cell) && kindFromName(splitHead(cell).words) !== undefined;
@@ -41,6 +42,18 @@ function inColumns([heads = [], ...body]: Rows): string[][] | undefined {
       clubs.map((column) => [...ofRow.map((other) => at(row, other)), at(heads, column), at(row, column)]),
     ),
   );
+}
+
+/** A club and numbers behind a colon or a dash, whatever parts them. */
+const LINE = /^([^:=]{1,40}?) ?[:=–-] ((?:\d{2,3}(?:[.,]\d(?!\d))?(?:[ ,;/]{1,3}|$))+)$/;
+function linesOf(text: string): string[][] {
+  const lines = text.split('\n').map((line) => line.trim());
+  return lines
+    .filter((line) => line !== '')
+    .map((line) => {
+      const [, club = '', shots = ''] = LINE.exec(line) ?? [];
+      return [club, ...(shots.match(/\d+(?:[.,]\d(?!\d))?/g) ?? [])];
+    });
 }
 
 function inRows(rows: Rows): string[][] | undefined {

@@ -4,7 +4,7 @@ import { shotsByClub } from '../../src/range/shots-by-club';
 
 const rows = (text: string) => text.split('\n').map((line) => line.split(';'));
 const listOf = (text: string) =>
-  shotsByClub(rows(text))
+  shotsByClub(rows(text), text)
     ?.slice(1)
     .map((row) => row.join(' '));
 
@@ -23,9 +23,8 @@ describe('carries written down by hand', () => {
     expect(listOf('#;Eisen 7;Eisen 8\n1;150,5;140\n2;149;141')).toHaveLength(4);
   });
   it('keep whose they are and the day they were hit on', () => {
-    expect(
-      shotsByClub(rows('Player;Date;7 Iron;8 Iron\nAnn Bell;1.10.2026;165;152\nBo Carr;2.10.2026;;131')),
-    ).toEqual([
+    const text = 'Player;Date;7 Iron;8 Iron\nAnn Bell;1.10.2026;165;152\nBo Carr;2.10.2026;;131';
+    expect(shotsByClub(rows(text), text)).toEqual([
       ['Player', 'Date', 'Club', 'Carry'],
       ['Ann Bell', '1.10.2026', '7 Iron', '165'],
       ['Ann Bell', '1.10.2026', '8 Iron', '152'],
@@ -37,6 +36,15 @@ describe('carries written down by hand', () => {
       ...['7i 165', '7i 163', '7i 168', '7i 170', '8i 152', '8i 150', 'PW 128', 'PW 127', 'PW 126'],
     ]);
   });
+  it('in lines of a message are so too', () => {
+    expect(listOf('7i: 165, 163 168\n\n8 iron - 152/150,5\nPW: 128')).toEqual([
+      ...['7i 165', '7i 163', '7i 168', '8 iron 152', '8 iron 150,5', 'PW 128'],
+    ]);
+    expect(listOf('7i: 165,163,168')).toEqual(['7i 165', '7i 163', '7i 168']);
+    // A carry and a total, a remark: that is no list of shots.
+    for (const text of ['7i: 165 172\n8i: 152 158', '7i: 165, 163, 168\ngood strikes today'])
+      expect(listOf(text), text).toBeUndefined();
+  });
   it.each([
     ['a list with heads', 'Club;Carry\n7 Iron;165\n8 Iron;152'],
     ['a carry and a total for each club', '7 Iron;165;172\n8 Iron;152;158'],
@@ -46,7 +54,7 @@ describe('carries written down by hand', () => {
     ['nothing under the clubs', '7 Iron;8 Iron\n;'],
     ['nothing', ''],
   ])('are not taken out of %s', (_what, text) => {
-    expect(shotsByClub(rows(text))).toBeUndefined();
+    expect(shotsByClub(rows(text), text)).toBeUndefined();
   });
   it('are looked at as the list they are made', async () => {
     const look = await lookAtFile(new Blob(['7 Iron\t8 Iron\n165\t152\n163\t150\n']), 'm');
