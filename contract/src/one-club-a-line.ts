@@ -128,11 +128,22 @@ function inSequence(text: string): string[] | undefined {
     return { kind, numbers: part.slice(numbers) };
   });
   const isPlain = said.every(({ kind, numbers }) => kind && numbers.length <= 2 && numbers.every(isNumber));
-  const areCarries = said.every(({ kind, numbers }) => kind && isCarry(numbers.at(-1)!, kind));
+  const carries = said.map(({ numbers }) => Number.parseFloat(numbers.at(-1) ?? ''));
+  const isFalling = carries.every((carry, i) => (i === 0 ? carry > MAX_LOFT_DEG : carry < carries[i - 1]!));
+  // In "SW 56 wedge 85" the first number is a loft.
+  const areCarries = said.every(
+    ({ kind, numbers }) =>
+      kind &&
+      isCarry(numbers.at(-1)!, kind) &&
+      (isFalling || numbers.length === 2 || !isLoft(numbers[0]!, kind)),
+  );
   const areLofts = said.every(
     ({ kind, numbers }) => kind && numbers.length === 1 && isLoft(numbers[0]!, kind),
   );
-  return isPlain && (areCarries || areLofts) ? parts.map((part) => part.join(' ')) : undefined;
+  if (!isPlain || !(areCarries || areLofts)) return undefined;
+  return parts.map((part) =>
+    [...part.slice(0, -1), areCarries ? asCarry(part.at(-1)!) : part.at(-1)!].join(' '),
+  );
 }
 
 /**

@@ -152,7 +152,13 @@ describe('several clubs in one line', () => {
     expect(planned('4-6 Tessel T4 Rohr 120').adds[0]!.readings).toMatchObject([
       { key: 'shaft', value: 'Tessel T4 Rohr 120' },
     ]);
-    for (const line of ['7 iron Rohr 120 S 165', 'Driver Siv 60 S 265', 'Driver 9.5 Siv 60 S 265'])
+    expect(clubs('PW 120 SW 80 LW 60')).toEqual(['PW 120', 'SW 80', 'LW 60']);
+    for (const line of [
+      'SW 56 wedge 85',
+      '7 iron Rohr 120 S 165',
+      'Driver Siv 60 S 265',
+      'Driver 9.5 Siv 60 S 265',
+    ])
       expect(planned(line).adds, line).toHaveLength(1);
     // Not each of its clubs says how far it goes.
     expect(planned('Driver 265\n7i 165 8i 155 spin 7000').rejected).toMatchObject([
