@@ -137,12 +137,19 @@ function shotsInLine(
     // "PW, 56" without a hole is one shot from 56.
     const isNumber = hole === null && /^\s*\d+\s*$/.test(part);
     const shot = isNumber ? 'names a club that is not there' : shotInWords([part], clubs, unit);
-    if (typeof shot !== 'string') return [{ ...shot, hole: shot.hole ?? hole }];
+    if (typeof shot !== 'string') return [shot];
     refused.push({ part, reason: shot });
     return [];
   });
   // "4: 7i, 165, rough" is one shot in parts; of a hole, most parts are shots.
-  if (shots.length > refused.length) return { shots, putts: parts.length - strokes.length, refused };
+  // "4 driver, 7i 165": the first says the hole of all.
+  const ofLine = hole ?? shots[0]?.hole ?? null;
+  if (shots.length > refused.length)
+    return {
+      shots: shots.map((shot) => ({ ...shot, hole: shot.hole ?? ofLine })),
+      putts: parts.length - strokes.length,
+      refused,
+    };
   // "7 iron, 165, 8 iron, 155".
   return shotsByClub(rest.replace(/[,;]/g, ' '), hole, clubs, unit);
 }
@@ -156,7 +163,7 @@ function shotsByClub(
 ): ShotsInLine | undefined {
   const putted = text.replace(PUTTS_BEHIND, '');
   const words = inShortWords(putted.toLowerCase()).split(/\s+/).filter(Boolean);
-  const starts = words.flatMap((_word, at) => (isClubAt(words, at, clubs) ? [at] : []));
+  const starts = clubStarts(words, clubs);
   const [begin = 0] = starts;
   const leading = words.slice(0, begin).join(' ');
   const said = leading === '' ? hole : hole === null ? holeIn(leading) : 'two';
@@ -177,18 +184,27 @@ function shotsByClub(
 }
 const PUTTS_BEHIND = /[ ,]{1,3}\d ?(?:p|putts?|putt?ar|putts)\s*$/i;
 
-/** Whether a club is named from there on, by a word or a number and its word. */
-function isClubAt(words: readonly string[], at: number, clubs: readonly LabelledClub[]): boolean {
+/** Where among some words clubs are named: "driver 7 iron 165" has them at 0 and 1. */
+function clubStarts(words: readonly string[], clubs: readonly LabelledClub[]): number[] {
+  const starts: number[] = [];
+  for (let at = 0; at < words.length;) {
+    const length = nameLength(words, at, clubs);
+    if (length > 0) starts.push(at);
+    at += Math.max(1, length);
+  }
+  return starts;
+}
+
+/** How many words from there on are the name of a club, 0 where none is: a word, or a number and its word. */
+function nameLength(words: readonly string[], at: number, clubs: readonly LabelledClub[]): number {
   const [word = '', next = ''] = words.slice(at);
-  const before = words[at - 1] ?? '';
-  // The second word of "7 iron", "Fer 7", "pitching wedge".
-  const isSecond = guessClub(`${before} ${word}`, clubs) !== null && mayBeName([before]) && before !== '';
-  if (lieInText(word) !== undefined || (isSecond && (NAME_WORD.test(word) || /^\d+$/.test(word))))
-    return false;
-  if (/^\d+$/.test(word)) return NAME_WORD.test(next) && guessClub(`${word} ${next}`, clubs) !== null;
-  return (
-    guessClub(word, clubs) !== null || (mayBeName([next]) && guessClub(`${word} ${next}`, clubs) !== null)
-  );
+  if (lieInText(word) !== undefined) return 0;
+  const isTwo = next !== '' && mayBeName([next]) && guessClub(`${word} ${next}`, clubs) !== null;
+  if (/^\d+$/.test(word)) return isTwo && NAME_WORD.test(next) ? 2 : 0;
+  if (guessClub(word, clubs) === null) return isTwo ? 2 : 0;
+  // "hybrid 4", "wedge 56"; a number before its word is the next club's.
+  const isNextOfAnother = /^\d+$/.test(next) && NAME_WORD.test(words[at + 2] ?? '');
+  return isTwo && (NAME_WORD.test(next) || /^\d+$/.test(next)) && !isNextOfAnother ? 2 : 1;
 }
 
 /** No number or loft in the name of a club is larger: it is a distance. */
@@ -199,9 +215,7 @@ const mayBeName = (words: readonly string[]) =>
 const MAX_NAME_WORDS = 6;
 /** The one club some words name. */
 const clubNamed = (words: readonly string[], clubs: readonly LabelledClub[]) =>
-  words.length <= MAX_NAME_WORDS &&
-  mayBeName(words) &&
-  words.filter((_word, at) => isClubAt(words, at, clubs)).length < 2
+  words.length <= MAX_NAME_WORDS && mayBeName(words) && clubStarts(words, clubs).length < 2
     ? guessClub(words.join(' '), clubs)
     : null;
 

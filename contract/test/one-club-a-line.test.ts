@@ -1,4 +1,5 @@
 import { fromMetres, type Shot } from '@tasche/core';
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { lineOfRow, planImport, readClubText, splitTable, findHeads } from '../src/index.js';
 
@@ -165,6 +166,79 @@ describe('several clubs in one line', () => {
       { text: '165 8i 155 spin 7000' },
     ]);
     expect(clubs('PW 46 120\nGW 50 105')).toEqual(['PW 46° 120', 'GW 50° 105']);
+  });
+});
+
+describe('a bag as a message', () => {
+  /** Clubs from the longest on, each with a loft it may have; carries that fall. */
+  const CLUBS = [
+    ['Driver', 9.5],
+    ['3w', 15],
+    ['5 wood', 18],
+    ['4h', 22],
+    ['5 iron', 26],
+    ['6i', 30],
+    ['7 iron', 33],
+    ['8i', 37],
+    ['9 iron', 41],
+    ['PW', 46],
+    ['GW', 50],
+    ['SW', 56],
+  ] as const;
+  const WITH_LOFT: readonly ((name: string, loft: number, carry: number) => string)[] = [
+    (name, loft, carry) => `${name} ${loft} ${carry}`,
+    (name, loft, carry) => `${name} ${loft}° ${carry}`,
+    (name, loft, carry) => `${name} (${loft}) ${carry}`,
+    (name, loft, carry) => `${name}: ${loft}° - ${carry} yd`,
+  ];
+  const WITHOUT: readonly ((name: string, carry: number) => string)[] = [
+    (name, carry) => `${name} ${carry}`,
+    (name, carry) => `${name}: ${carry}`,
+    (name, carry) => `${name} - ${carry}`,
+    (name, carry) => `${name} = ${carry}`,
+  ];
+  const bag = fc.record({
+    carries: fc
+      .uniqueArray(fc.integer({ min: 75, max: 280 }), { minLength: 12, maxLength: 12 })
+      .map((all) => all.toSorted((a, b) => b - a)),
+    in: fc.subarray([...CLUBS.keys()], { minLength: 3 }),
+  });
+
+  it('a line for each club is read as it is written, whatever the carries (property)', () => {
+    fc.assert(
+      fc.property(
+        bag,
+        fc.constantFrom(...WITH_LOFT),
+        fc.constantFrom('- ', ''),
+        ({ carries, in: which }, write, mark) => {
+          const lines = which.map((i) => mark + write(CLUBS[i]![0], CLUBS[i]![1], carries[i]!));
+          expect(clubs(lines.join('\n')), lines.join('\n')).toEqual(
+            which.map((i) => `${CLUBS[i]![0]} ${CLUBS[i]![1]}° ${carries[i]}`),
+          );
+        },
+      ),
+    );
+    fc.assert(
+      fc.property(bag, fc.constantFrom(...WITHOUT), ({ carries, in: which }, write) => {
+        const lines = which.map((i) => write(CLUBS[i]![0], carries[i]!));
+        expect(clubs(lines.join('\n')), lines.join('\n')).toEqual(
+          which.map((i) => `${CLUBS[i]![0]} ${carries[i]}`),
+        );
+      }),
+    );
+  });
+
+  it('and so is the whole bag in one line, or some clubs to a line (property)', () => {
+    const between = fc.constantFrom(', ', '; ', ' ');
+    fc.assert(
+      fc.property(bag, between, fc.integer({ min: 2, max: 12 }), ({ carries, in: which }, sign, toALine) => {
+        const said = which.map((i) => `${CLUBS[i]![0]} ${carries[i]}`);
+        const lines = Array.from({ length: Math.ceil(said.length / toALine) }, (_line, i) =>
+          said.slice(i * toALine, (i + 1) * toALine).join(sign),
+        );
+        expect(clubs(lines.join('\n')), lines.join('\n')).toEqual(said);
+      }),
+    );
   });
 });
 

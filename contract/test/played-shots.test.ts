@@ -244,6 +244,43 @@ describe('what was hit from where, as it is recorded', () => {
     });
   });
 
+  it('none of a hole is lost or made up, whatever parts them (property)', () => {
+    const one = fc.record({
+      club: fc.constantFrom(
+        ['Driver', 'driver'],
+        ['7 iron', '7i'],
+        ['7 iron', '7 iron'],
+        ['PW', 'pw'],
+        ['56', 'sand wedge'],
+      ),
+      from: fc.option(fc.integer({ min: 75, max: 250 })),
+      rough: fc.boolean(),
+    });
+    fc.assert(
+      fc.property(
+        fc.array(one, { minLength: 2, maxLength: 5 }),
+        fc.constantFrom('4: ', '4. ', 'hole 4: ', '#4 ', '4 ', ''),
+        fc.constantFrom(', ', '; ', ' / ', ' '),
+        (shots, before, sign) => {
+          const text =
+            before +
+            shots
+              .map(({ club, from, rough }) =>
+                [club[1], from, rough ? 'rough' : null].filter((part) => part !== null).join(' '),
+              )
+              .join(sign);
+          expect(read(text), text).toEqual({
+            shots: shots.map(({ club, from, rough }) =>
+              shot(club[0]!, from, { hole: before === '' ? null : 4, lie: rough ? 'light rough' : null }),
+            ),
+            refused: [],
+            putts: 0,
+          });
+        },
+      ),
+    );
+  });
+
   it('whatever is typed is read or refused, and what is read is fit to be kept', () => {
     const ids = CLUBS.map(({ name }) => name);
     const word = fc.constantFrom(

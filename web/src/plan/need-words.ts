@@ -71,12 +71,17 @@ const ONE_WAY: readonly [RegExp, string | ((found: string, ...groups: string[]) 
   [new RegExp(`(?<=[3-9]\\d|\\d{3})${UNIT}: (?=\\d{1,2}(?:[,;\\n]|$))`, 'g'), ' x'],
   [new RegExp(`(?<![\\p{L}\\d])between (${NUMBER}${UNIT}) and (?=\\d)`, 'gu'), '$1-'],
   [new RegExp(`(?<=\\d${UNIT}) (?:${TO}) (?=${NUMBER})`, 'gu'), '-'],
-  // What belongs to the shot before the comma.
-  [/, ?(?=(?:(?:to|must) )?(?:hold|stop)|left|leav|wet)/g, ' '],
-  // "155 x2 165 x1", "2x 155 3x 165".
-  [new RegExp(`(x ?${NUMBER}) (?=\\d)`, 'g'), '$1, '],
 ];
-const BETWEEN_SHOTS = /[,;\n]+| [/+&|] |\.(?= |$)| (?:and|und|et|e|en|og|och|plus|then|dann) (?=\D{0,20}\d)/u;
+/** "155 x2 165 x1", "2x 155 3x 165": a count ends a shot, where a distance stands in it. "par 3 x1 30" is one. */
+const COUNT_BEFORE_NEXT = new RegExp(`(?<=\\d{2}.{0,40}|(?<!par[ -]?)\\d ?)(x ?${NUMBER}) (?=\\d)`, 'g');
+const BETWEEN_SHOTS = /[,;\n]+| [/+&|] |\.(?= |$)| (?:and|und|et|e|en|og|och|plus|then|dann) (?=\D{0,40}\d)/u;
+
+/** What belongs to the shot before the comma: "155, to hold x3", "drive 240, leaves 140". */
+function belongsToLast(part: string): boolean {
+  if (/^(?:left|leav|wet)/.test(part)) return true;
+  const said = part.replace(/x ?\d+|\d+ ?(?:x|times)/, '');
+  return /^(?:(?:to|must) )?(?:hold|stop)/.test(part) && !/\d/.test(said);
+}
 
 /** What is written of each shot, in lower case and with one way to write a thing. */
 export function shotsWritten(text: string): string[] {
@@ -84,6 +89,13 @@ export function shotsWritten(text: string): string[] {
   const spaced = text.toLowerCase().replace(/[^\S\n]+/g, ' ');
   return ONE_WAY.reduce((written, [from, to]) => written.replace(from, to as string), spaced)
     .split(BETWEEN_SHOTS)
+    .flatMap((part) => part.replace(COUNT_BEFORE_NEXT, '$1\n').split('\n'))
     .map((part) => part.trim())
-    .filter((part) => part !== '');
+    .filter((part) => part !== '')
+    .reduce<string[]>((parts, part) => {
+      const last = parts.at(-1);
+      return last !== undefined && belongsToLast(part)
+        ? [...parts.slice(0, -1), `${last} ${part}`]
+        : [...parts, part];
+    }, []);
 }

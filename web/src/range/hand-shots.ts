@@ -156,7 +156,7 @@ function clubAt(
     if (!club) continue;
     // "SW 56 90 88": a wedge and its loft.
     const [loft, first] = [Number(next), Number.parseFloat(words[at + n + 1] ?? '')];
-    const isLoft = LETTERS_OF_WEDGE.test(name.at(-1)!) && loft < first * MUCH_LESS;
+    const isLoft = LETTERS_OF_WEDGE.test(name.at(-1)!) && loft <= MAX_IN_NAME && loft < first * MUCH_LESS;
     const lofted = isLoft ? guessClub(`${name.join(' ').replace(/:$/, '')} ${next}`, clubs) : null;
     return lofted ? { club: lofted, end: at + n + 1 } : { club, end: at + n };
   }

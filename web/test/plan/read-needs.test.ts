@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { readNeeds } from '../../src/plan/read-needs';
 
@@ -133,5 +134,44 @@ describe('the shots of a week, written down', () => {
         { distanceM: 150 },
       ],
     });
+  });
+
+  it('none is lost or made up, whatever the order of its words and whatever parts them (property)', () => {
+    const need = fc.record({
+      distance: fc.integer({ min: 30, max: 290 }),
+      times: fc.integer({ min: 1, max: 18 }),
+      isHeld: fc.boolean(),
+      lie: fc.constantFrom(
+        ['fairway', ''],
+        ['light rough', 'from the rough'],
+        ['sand', 'bunker'],
+        ['tee', 'par 3'],
+      ),
+      order: fc.constantFrom(0, 1, 2),
+      written: fc.constantFrom('x', '×', 'times'),
+    });
+    fc.assert(
+      fc.property(
+        fc.array(need, { minLength: 1, maxLength: 6 }),
+        fc.constantFrom(', ', '; ', '\n', ' / ', ' and '),
+        (needs, between) => {
+          const text = needs
+            .map(({ distance, times, isHeld, lie, order, written }) => {
+              const often = written === 'times' ? `${times} times` : `${written}${times}`;
+              const parts = [`${distance} m`, isHeld ? 'to hold' : '', lie[1]!, often];
+              const turned = [...parts.slice(order), ...parts.slice(0, order)];
+              return turned.filter((part) => part !== '').join(' ');
+            })
+            .join(between);
+          const read = readNeeds(text, 'm');
+          expect(
+            read.ok
+              ? read.needs.map(({ distanceM, weight, mustHold, lie }) => [distanceM, weight, mustHold, lie])
+              : read.reason,
+            text,
+          ).toEqual(needs.map(({ distance, times, isHeld, lie }) => [distance, times, isHeld, lie[0]]));
+        },
+      ),
+    );
   });
 });

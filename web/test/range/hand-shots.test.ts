@@ -1,4 +1,5 @@
 import type { LabelledClub } from '@tasche/contract';
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { readHandShots } from '../../src/range/hand-shots';
 
@@ -113,5 +114,32 @@ describe('shots entered by hand', () => {
     ['250-255', 'neither a carry'],
   ])('%s is refused: %s', (text, reason) => {
     expect(read(text, 'yd')).toContain(reason);
+  });
+
+  it('none is lost, whatever parts them (property)', () => {
+    const turn = fc.record({
+      club: fc.constantFrom(['7', '7 iron'], ['7', '7i'], ['p', 'PW'], ['p', 'pitching wedge']),
+      carries: fc.array(fc.integer({ min: 90, max: 250 }), { minLength: 1, maxLength: 6 }),
+    });
+    fc.assert(
+      fc.property(
+        fc.array(turn, { minLength: 1, maxLength: 5 }),
+        fc.constantFrom(' ', ', ', ',', '; ', '/'),
+        fc.constantFrom('\n', ' / ', ' ', ', ', ' and '),
+        fc.constantFrom(' ', ': ', ' - '),
+        (turns, sign, between, behind) => {
+          const text = turns
+            .map(({ club, carries }) => `${club[1]}${behind}${carries.join(sign)}`)
+            .join(between);
+          const found = read(text);
+          expect(
+            typeof found === 'string'
+              ? found
+              : found.map(({ club, strikes }) => [club?.clubId, ...strikes.map(({ carryM }) => carryM)]),
+            text,
+          ).toEqual(turns.map(({ club, carries }) => [club[0], ...carries]));
+        },
+      ),
+    );
   });
 });
