@@ -79,7 +79,7 @@ const BETWEEN_SHOTS = /[,;\n]+| [/+&|] |\.(?= |$)| (?:and|und|et|e|en|og|och|plu
 /** What belongs to the shot before the comma: "155, to hold x3", "drive 240, leaves 140". */
 function belongsToLast(part: string): boolean {
   if (/^(?:left|leav|wet)/.test(part)) return true;
-  const said = part.replace(/x ?\d+|\d+ ?(?:x|times)/, '');
+  const said = part.replace(/x ?\d{1,3}(?!\d)|(?<!\d)\d{1,3} ?(?:x|times)/, '');
   return /^(?:(?:to|must) )?(?:hold|stop)/.test(part) && !/\d/.test(said);
 }
 
