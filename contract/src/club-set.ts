@@ -1,7 +1,7 @@
 import { clubWordsInEnglish } from '@tasche/core';
 
 const SET =
-  /^([1-9])\s?-?(?:i|irons?)?\s*(?:-|–|—|to|through|bis)\s*(?:([2-9])\s?-?i?|(p|pw|gw|aw|uw|sw))(?:\s+(?:irons?|set))?$/i;
+  /^([1-9])\s?-?(?:i|irons?)?\s*(?:-|–|—|to|through|bis|à|till|tot|til|al)\s*(?:([2-9])\s?-?i?|(p|pw|gw|aw|uw|sw))(?:\s+(?:irons?|set))?$/i;
 /** A set up to a sand wedge has no gap wedge. Common practice, no source. */
 const WEDGES: Readonly<Record<string, readonly string[]>> = {
   P: ['PW'],

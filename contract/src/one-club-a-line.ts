@@ -54,7 +54,7 @@ const NUMBERS = String.raw`\(?(?:\d{2,3}(?:\.\d)?(?:°|m|yds?|y)?(?:\s*[,;/|-]\s
 /** "4-PW: 200 190 180", "Irons 4-9 (24, 27, 30)": a set, and a number for each of its clubs. */
 const SET_AND_NUMBERS = new RegExp(
   [
-    String.raw`^(?:irons? ?:? )?([1-9]i? ?(?:[-–—]|to) ?[a-z\d]{1,3}|\S{3,6})(?: irons?| set)?`,
+    String.raw`^(?:irons? ?:? )?([1-9]i? ?(?:[-–—]|to|à|bis|till|tot|til|al) ?[a-z\d]{1,3}|\S{3,6})(?: irons?| set)?`,
     String.raw`(?: (?:carry|carries|lofts?|distances?|yardages?|yards|met(?:re|er)s))? ?:?[ ,–-]{0,3}(${NUMBERS})$`,
   ].join(''),
   'i',
@@ -106,12 +106,15 @@ const KIND_WORD = /^(?:irons?|woods?|hybrids?|hyb|utility|wedge|driving|i|w|h)$/
 
 /** "Driver 260 3w 240": where a number is followed by the next club. All say what they carry, or all their lofts. */
 function inSequence(text: string): string[] | undefined {
-  const words = clubWordsInEnglish(text.replace(/[(),;]/g, ' '))
+  const words = text
+    .replace(/[(),;]| [/|] |:(?= )/g, ' ')
     .split(/\s+/)
     .filter((word) => word !== '');
   const isNumber = (word: string | undefined) =>
     word !== undefined && (NUMBER.test(word) || isCarry(word, 'iron'));
-  const isNumbered = (i: number) => /^[1-9]$/.test(words[i] ?? '') && KIND_WORD.test(words[i + 1] ?? '');
+  // "3er Holz" is numbered too.
+  const isNumbered = (i: number) =>
+    /^[1-9](?:er)?$/.test(words[i] ?? '') && KIND_WORD.test(clubWordsInEnglish(words[i + 1] ?? ''));
   // "S" behind a number is a flex.
   const isNamed = (word: string) =>
     /\p{L}/u.test(word) && (word.length > 1 || /d/i.test(word)) && kindFromName(word) !== undefined;

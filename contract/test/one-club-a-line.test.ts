@@ -25,9 +25,26 @@ describe('several clubs in one line', () => {
     '7i (165) 8i (155) 9i (145)',
     '7i 165\n8i 155 9i 145',
     '7i: 165; 8i: 155; 9i: 145',
+    '7i: 165 / 8i: 155 / 9i: 145',
   ])('are read one by one: %j', (text) => {
     expect(clubs(text)).toEqual(['7i 165', '8i 155', '9i 145']);
     expect(planned(text).rejected).toEqual([]);
+  });
+
+  it('keep their names in other languages', () => {
+    expect(clubs('Driver 210, Holz 3 190, Eisen 5 160')).toEqual(['Driver 210', 'Holz 3 190', 'Eisen 5 160']);
+    expect(clubs('Driver 210 3er Holz 190 5er Eisen 160')).toEqual([
+      'Driver 210',
+      '3er Holz 190',
+      '5er Eisen 160',
+    ]);
+    expect(clubs('Driver 210 Fer 5 160 Fer 7 140')).toEqual(['Driver 210', 'Fer 5 160', 'Fer 7 140']);
+    expect(clubs('Fers 7 à PW : 140 130 120 105')).toEqual([
+      '7 iron 140',
+      '8 iron 130',
+      '9 iron 120',
+      'PW 105',
+    ]);
   });
 
   it('may have a number before the word, a loft, and a name of several words', () => {
