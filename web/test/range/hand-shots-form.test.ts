@@ -73,6 +73,22 @@ describe('the form for shots by hand', () => {
     expect(typed()).toBe('7 iron 150 151 / 8 iron 140');
   });
 
+  it('shows what is pasted behind what was typed, and empties itself once it is taken', async () => {
+    const { view, typed } = form(named('a', '7 iron'), named('b', '8 iron'));
+    const input = view.get<HTMLInputElement>('input[aria-label="Carries by hand"]');
+    await input.setValue('7 iron ');
+    input.element.setSelectionRange(7, 7);
+    await input.trigger('paste', { clipboardData: { getData: () => '150 151\n8 iron 140' } });
+    expect(typed()).toBe('7 iron 150 151 / 8 iron 140');
+    await view.get('form').trigger('submit');
+    expect(written).toEqual([
+      ['a', 150],
+      ['a', 151],
+      ['b', 140],
+    ]);
+    expect(typed()).toBe('');
+  });
+
   it('leads to the bag where there is nothing to hit', () => {
     const { view } = form({ ...named('p', 'Putter'), kind: 'putter' });
     expect(view.find('form').exists()).toBe(false);
