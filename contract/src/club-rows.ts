@@ -9,7 +9,6 @@ import {
   type ClubKind,
   type DistanceUnit,
   type Reading,
-  type ReadingKey,
   type Shot,
   type ShotKind,
   type Spec,
@@ -17,6 +16,7 @@ import {
 import { readCell, type CellValue, readShotCell } from './cells.js';
 import { clubsOfSet } from './club-set.js';
 import { recogniseHead, type Column, type RecognisedColumn, type ShotPart } from './columns.js';
+import { matchClub } from './match-club.js';
 import { readingSchema } from './schemas.js';
 import { lostOfSet, withSets } from './set-rows.js';
 import type { ClubView } from './views.js';
@@ -319,44 +319,4 @@ function changesTo(spec: Spec, readings: readonly Reading[]): ReadingChange[] {
   return readings
     .filter((reading) => !sameValue(reading.value, spec[reading.key]?.value))
     .map((reading) => ({ ...reading, before: spec[reading.key]?.value ?? null }));
-}
-
-/** What a club may be called in a locker: "SW" of 56° with a bounce of 10 may be the "SW 56", or "SW 56 10". */
-function namesOf(name: string, readings: readonly Reading[]): string[] {
-  const said = (key: ReadingKey) => readings.find((reading) => reading.key === key)?.value;
-  const [loft, bounce] = [said('loftStampedDeg'), said('bounceDeg')];
-  const longer = [[loft], [bounce], [loft, bounce]].filter((parts) =>
-    parts.every((part) => part !== undefined),
-  );
-  return [
-    name,
-    ...longer.map((parts) => [name, ...parts].join(' ')),
-    ...(bounce === undefined ? [] : [`${name}.${String(bounce)}`]),
-  ];
-}
-
-function matchClub(row: ClubRow, clubs: readonly ClubView[]): { club?: ClubView } | { reason: string } {
-  const byId = row.clubId === undefined ? undefined : clubs.find((club) => club.id === row.clubId);
-  if (byId) return { club: byId };
-  if (row.name === undefined) return {};
-  const called = (wanted: string) =>
-    clubs.filter(
-      (club) =>
-        club.name.trim().toLowerCase() === wanted && (row.kind === undefined || row.kind === club.kind),
-    );
-  const named =
-    namesOf(row.name.trim().toLowerCase(), row.readings)
-      .map(called)
-      .find((found) => found.length > 0) ?? [];
-  if (named.length <= 1) return named[0] ? { club: named[0] } : {};
-  const matching = named.filter((club) =>
-    (['serial', 'head'] as const).some((key) => {
-      const said = row.readings.find((reading) => reading.key === key)?.value;
-      return said !== undefined && said === club.spec[key]?.value;
-    }),
-  );
-  if (matching.length === 1) return { club: matching[0]! };
-  return {
-    reason: `${named.length} clubs are called ${row.name}; add a column "club id", "serial" or "head" that tells them apart`,
-  };
 }
