@@ -32,7 +32,8 @@ export function severalPlayers(text: string): SeveralPlayers {
   const all = splitTable(text);
   const grid = carryGrid(all);
   if (grid) return { players: grid, unnamedLines: [] };
-  const table = withoutHeads(withNamesApart(all)) ?? withNamedParts(headedText(text), all);
+  const table =
+    withoutHeads(findHeads(all) ? all : withNamesApart(all)) ?? withNamedParts(headedText(text), all);
   const { playerColumn, cells } = table;
   if (playerColumn === undefined)
     throw new TableError(
