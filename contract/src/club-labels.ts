@@ -74,6 +74,10 @@ function shotIn(key: string): { shot: ShotKind; club: string } {
   return { shot: 'full', club: key };
 }
 
+/** No name of a club has more words, and no number or loft in one is larger. */
+export const MAX_NAME_WORDS = 6;
+export const MAX_NUMBER_IN_NAME = 72;
+
 /**
  * The club of a locker that a label most likely means ("7i", "7 Iron soft", "Sand Wedge", "56"), or null when
  * none, or more than one, could be it. A guess: a person can always say otherwise.

@@ -1,6 +1,6 @@
 import { DEMAND_BOUNDS, type DistanceUnit } from '@tasche/core';
 import Papa from 'papaparse';
-import { guessClub, labelKey, type LabelledClub } from './club-labels.js';
+import { MAX_NAME_WORDS, MAX_NUMBER_IN_NAME, guessClub, labelKey, type LabelledClub } from './club-labels.js';
 import { lieInText, withoutLie } from './lie-words.js';
 import { readDistance, withoutAbout } from './numbers-in-text.js';
 import { MAX_PLAYED_SHOTS, type PlayedShot } from './played-shots.js';
@@ -207,12 +207,9 @@ function nameLength(words: readonly string[], at: number, clubs: readonly Labell
   return isTwo && (NAME_WORD.test(next) || /^\d+$/.test(next)) && !isNextOfAnother ? 2 : 1;
 }
 
-/** No number or loft in the name of a club is larger: it is a distance. */
-const MAX_IN_NAME = 72;
+/** A larger number is a distance. */
 const mayBeName = (words: readonly string[]) =>
-  words.every((word) => !/^\d/.test(word) || Number.parseFloat(word) <= MAX_IN_NAME);
-/** No name of a club has more words. */
-const MAX_NAME_WORDS = 6;
+  words.every((word) => !/^\d/.test(word) || Number.parseFloat(word) <= MAX_NUMBER_IN_NAME);
 /** The one club some words name. */
 const clubNamed = (words: readonly string[], clubs: readonly LabelledClub[]) =>
   words.length <= MAX_NAME_WORDS && mayBeName(words) && clubStarts(words, clubs).length < 2

@@ -1,4 +1,6 @@
 import {
+  MAX_NAME_WORDS,
+  MAX_NUMBER_IN_NAME,
   guessClub,
   storedMetres,
   withoutListMarks,
@@ -29,10 +31,6 @@ const TIMES = /^(x\d+|\d+x\d+|twice|times)$/i;
 /** "7 - 165": a number with such a mark behind it is a club. */
 const MARK_BEHIND = /^[-–:=]$/;
 const LETTERS_OF_WEDGE = /^[pgasl]w:?$/i;
-/** No name of a club has more words. */
-const MAX_NAME_WORDS = 6;
-/** No number or loft in the name of a club is larger. */
-const MAX_IN_NAME = 72;
 /** A number that is so much less than its neighbours may be the loft or the number of a club. */
 const MUCH_LESS = 0.75;
 /** How far aside is at most this part of the carry. */
@@ -90,6 +88,10 @@ function readPart(
   let i = 0;
   while (i < words.length) {
     const word = words[i]!;
+    // "60 - 62 - 64" may be the 60 or three carries; "60 - 85" is the club.
+    const isDash = /^[-–]$/.test(words[i + 1] ?? '');
+    const isNear = isDash && Number(word) >= Number.parseFloat(words[i + 2] ?? '') * MUCH_LESS;
+    if (isNear && guessClub(word, clubs)) return maybeClub(word, unit);
     const named = isShotOnly(word, words[i + 1]) ? undefined : clubAt(words, i, clubs);
     if (named) {
       turn = { club: named.club, strikes: [], name: words.slice(i, named.end).join(' ') };
@@ -98,7 +100,7 @@ function readPart(
       continue;
     }
     // "9 iron 130" where there is no 9 iron.
-    if (Number(word) <= MAX_IN_NAME && !isShotOnly(word, words[i + 1]))
+    if (Number(word) <= MAX_NUMBER_IN_NAME && !isShotOnly(word, words[i + 1]))
       return wordRefused(`${word} ${words[i + 1]}`);
     if (BESIDE.test(word)) {
       i++;
@@ -106,8 +108,7 @@ function readPart(
     }
     const carry = carryAt(words, i, unit);
     if (carry) {
-      if (isMaybeClub(words, i, clubs))
-        return `"${word}" may be a club or a carry: write "${word}:" for the club, "${word} ${unit}" for the carry`;
+      if (isMaybeClub(words, i, clubs)) return maybeClub(word, unit);
       if (carry.carryM < min || carry.carryM > max)
         return `${word}${carry.isUnitSaid ? '' : ` ${unit}`} is not a carry`;
       if (!turn) {
@@ -134,6 +135,10 @@ function isShotOnly(word: string, next: string | undefined): boolean {
   return [CARRY, SIDE, SIDE_FIRST, SIDE_WORD, UNIT_WORD, STRAIGHT, BESIDE].some((one) => one.test(next));
 }
 
+function maybeClub(word: string, unit: DistanceUnit): string {
+  return `"${word}" may be a club or a carry: write "${word}:" for the club, "${word} ${unit}" for the carry`;
+}
+
 function wordRefused(word: string): string {
   if (AVERAGE.test(word)) return `"${word}" is no shot: leave it and its number out`;
   if (TIMES.test(word)) return `"${word}": write every shot by itself`;
@@ -156,7 +161,8 @@ function clubAt(
     if (!club) continue;
     // "SW 56 90 88": a wedge and its loft.
     const [loft, first] = [Number(next), Number.parseFloat(words[at + n + 1] ?? '')];
-    const isLoft = LETTERS_OF_WEDGE.test(name.at(-1)!) && loft <= MAX_IN_NAME && loft < first * MUCH_LESS;
+    const isLoft =
+      LETTERS_OF_WEDGE.test(name.at(-1)!) && loft <= MAX_NUMBER_IN_NAME && loft < first * MUCH_LESS;
     const lofted = isLoft ? guessClub(`${name.join(' ').replace(/:$/, '')} ${next}`, clubs) : null;
     return lofted ? { club: lofted, end: at + n + 1 } : { club, end: at + n };
   }

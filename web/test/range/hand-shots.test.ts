@@ -52,8 +52,11 @@ describe('shots entered by hand', () => {
     ]);
     // A number alone is a carry, unless it is a club's and much less than those beside it: that is asked.
     expect(read('86 90')).toEqual([{ club: null, strikes: [{ carryM: 86 }, { carryM: 90 }] }]);
-    for (const text of ['56 90 88', '56 90', '7 150', 'PW 110 108, 56 90 88'])
+    for (const text of ['56 - 62 - 58', '56 90 88', '56 90', '7 150', 'PW 110 108, 56 90 88'])
       expect(read(text), text).toMatch(/^"(56|7)" may be a club or a carry: write "\1:" for the club/);
+    expect(read('56 - 90 88')).toMatchObject([
+      { club: { clubId: '5' }, strikes: [{ carryM: 90 }, { carryM: 88 }] },
+    ]);
     expect(read('56 m 90')).toEqual([{ club: null, strikes: [{ carryM: 56 }, { carryM: 90 }] }]);
     expect(read('9 iron 130')).toContain('"9 iron" is neither a carry');
   });
