@@ -50,12 +50,14 @@ function glued(cells: readonly string[]): string[] | undefined {
   return isBag ? pairs.map((pair) => `${pair![1]} ${pair![2]}`) : undefined;
 }
 
-const NUMBERS = String.raw`\(?(?:\d{2,3}(?:\.\d)?(?:°|m|yds?|y)?(?:\s*[,;/|-]\s*|\s+))+\d{2,3}(?:\.\d)?(?:°|m|yds?|y)?\)?`;
+const ONE_NUMBER = String.raw`\d{2,3}(?:\.\d)?(?:°|m|yds?|y)?`;
+const NUMBERS = String.raw`\(?(?:${ONE_NUMBER}(?:\s*[,;/|-]\s*|\s+))+${ONE_NUMBER}\)?`;
 /** "4-PW: 200 190 180", "Irons 4-9 (24, 27, 30)": a set, and a number for each of its clubs. */
 const SET_AND_NUMBERS = new RegExp(
   [
-    String.raw`^(?:irons? ?:? )?([1-9]i? ?(?:[-–—]|to|à|bis|till|tot|til|al) ?[a-z\d]{1,3}|\S{3,6})(?: irons?| set)?`,
-    String.raw`(?: (?:carry|carries|lofts?|distances?|yardages?|yards|met(?:re|er)s))? ?:?[ ,–-]{0,3}(${NUMBERS})$`,
+    String.raw`^(?:irons? ?:? )?([1-9]i? ?(?:[-–—]|to|à|bis|till|tot|til|al) ?[a-z\d]{1,3}|\S{3,6})`,
+    String.raw`(?: irons?| set)?(?: (?:carry|carries|lofts?|distances?|yardages?|yards|met(?:re|er)s))?`,
+    String.raw` ?:?[ ,–-]{0,3}(${NUMBERS})$`,
   ].join(''),
   'i',
 );
@@ -75,7 +77,7 @@ function setWithNumbers(text: string): string[] | undefined {
     );
   const [, set = '', list = ''] = SET_AND_NUMBERS.exec(said) ?? [];
   const clubs = clubsOfSet(set.replace(/:$/, ''));
-  const numbers = list.match(/\d+(?:\.\d)?(?:°|m|yds?|y)?/gi) ?? [];
+  const numbers = list.match(new RegExp(ONE_NUMBER, 'gi')) ?? [];
   if (!clubs || clubs.length !== numbers.length || clubs.length < 2) return undefined;
   const values = numbers.map((number) => Number.parseFloat(number));
   const falls = values.every((value, i) => i === 0 || value < values[i - 1]!);

@@ -134,8 +134,8 @@ function guessUnit(
 }
 
 /**
- * What each column holds, by its head. The side spin is for want of an axis, and goes with the spin backwards where
- * that is said beside the whole.
+ * What each column holds, by its head. Side spin is used where no column gives the axis; beside back spin and total
+ * spin it goes with back spin.
  */
 function fieldsOfHeads(heads: readonly string[]): (StrikeField | undefined)[] {
   const fields: (StrikeField | undefined)[] = [];

@@ -112,7 +112,7 @@ function needsOf(part: string, readerUnit: DistanceUnit): ShotDemand[] | string 
   const leftM = left ? storedMetres(Number(left[1]), unit) : undefined;
   if (leftM !== undefined && (leftM < DEMAND_BOUNDS.leftM[0] || leftM > DEMAND_BOUNDS.leftM[1]))
     return `${left![1]} ${unit} cannot be left over`;
-  if (weight === 0) return `"${part}" comes up no time`;
+  if (weight === 0) return `"${part}" never comes up`;
   if (weight > DEMAND_BOUNDS.weight[1]) return `${weight} times is too often`;
   return metres.map((distanceM) => ({
     name: needName(kind, distanceM, lie, mustHold && kind === 'green', readerUnit, hole),

@@ -42,7 +42,7 @@ describe('the shots of a week, written down', () => {
     ['155 x5000', 'too often'],
     ['drive 250 left 900', 'cannot be left over'],
     ['tee shot 240', 'may go to a fairway or a green: write "drive" or "par 3" for "tee shot"'],
-    ['155 x0', 'comes up no time'],
+    ['155 x0', 'never comes up'],
     ['3 155', 'is not understood'],
     ['155 hold 165 run', '"165" is not understood'],
     ['carry 230 over water', '"carry over water" is not understood'],
