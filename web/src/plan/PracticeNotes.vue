@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { demandKey, type DistanceUnit, type ShotDemand } from '@tasche/core';
+import { DEMAND_BOUNDS, demandKey, type DistanceUnit, type ShotDemand } from '@tasche/core';
 import { playedFromWords } from '@tasche/contract';
 import { NButton } from 'naive-ui';
 import { computed } from 'vue';
@@ -27,7 +27,7 @@ const playedWords = computed(() =>
 );
 
 /** What is written a second time comes up more often. */
-function add(needs: readonly ShotDemand[]): undefined {
+function add(needs: readonly ShotDemand[]): string | undefined {
   const notes = [...props.notes];
   for (const need of needs) {
     const name = `practice: ${need.name}`.slice(0, MAX_NAME);
@@ -36,13 +36,17 @@ function add(needs: readonly ShotDemand[]): undefined {
     if (isSame) notes[named] = { ...notes[named]!, weight: notes[named]!.weight + need.weight };
     else notes.push({ ...need, name: named === -1 ? name : freeName(name, notes) });
   }
+  const often = notes.find(({ weight }) => weight > DEMAND_BOUNDS.weight[1]);
+  if (often) return `${often.name}: ${timesWords(often)} times is too often; nothing was added yet.`;
   emit('notes', notes);
+  return undefined;
 }
 const MAX_NAME = 80;
 function freeName(name: string, notes: readonly ShotDemand[]): string {
+  const numbered = (number: number) => `${name.slice(0, MAX_NAME - ' (99)'.length)} (${number})`;
   let number = 2;
-  while (notes.some((note) => note.name === `${name} (${number})`)) number++;
-  return `${name} (${number})`;
+  while (notes.some((note) => note.name === numbered(number))) number++;
+  return numbered(number);
 }
 </script>
 

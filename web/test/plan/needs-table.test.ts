@@ -96,6 +96,13 @@ describe('the shots of a round', () => {
       ['practice: drive of 230 m', 1, 120],
       ['practice: drive of 230 m (2)', 1, 140],
     ]);
+    // Together they come up more often than a need may.
+    await view.setProps({ notes: all });
+    const before = view.emitted('notes')!.length;
+    await line.setValue('120 x999');
+    await view.get('form').trigger('submit');
+    expect(view.get('[role="alert"]').text()).toContain('practice: 120 m: 1004 times is too often');
+    expect(view.emitted('notes')).toHaveLength(before);
     view.unmount();
   });
 
