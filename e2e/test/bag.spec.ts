@@ -197,9 +197,15 @@ test('clubs go out by key, in by picker and by drag; a full gamer asks which goe
   await page.keyboard.press('Alt+i');
   await page.keyboard.type('7 wood');
   await page.keyboard.press('Enter');
-  await expect(page.getByText('7 wood in: which goes out?')).toBeVisible();
+  const goesOut = page.getByText('7 wood in: which goes out?');
+  await expect(goesOut).toBeVisible();
   await page.keyboard.press('Escape');
   await page.keyboard.press('Escape');
+  // Pressed where it is left out, the club is not asked for again.
+  await page.getByRole('button', { name: 'Put 7 wood in' }).press('Enter');
+  await expect(goesOut).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(goesOut).toHaveCount(0);
   await page.getByRole('grid').locator('tr[data-name="50"] .grab').hover();
   await page.mouse.down();
   await page.mouse.move(300, 300, { steps: 4 });

@@ -12,6 +12,7 @@ import { createApp } from 'vue';
 import { START_LOCATION } from 'vue-router';
 import App from './app/App.vue';
 import { keepDoubleClicksTogether } from './app/double-click';
+import { keepPressesThatMove } from './app/moved-press';
 import { watchParts } from './offline/missing-part';
 import { rangeWorker } from './range/range-link';
 import { readRangeAhead } from './range/range-questions';
@@ -30,4 +31,5 @@ router.beforeEach(({ name, params: { playerId, sessionId }, query }, from) => {
 });
 watchParts(router);
 keepDoubleClicksTogether(document);
+keepPressesThatMove(window);
 app.use(router).mount('#app');

@@ -113,6 +113,7 @@ defineExpose({
         :options="ladder.options.value"
         :unit="unit"
         :full="clubs.full.value"
+        :comes-in="clubs.comesIn.value"
         :swaps-for="swapsFor"
         @trial="trial = $event"
         @choose="tried.choose"

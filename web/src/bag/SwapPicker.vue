@@ -28,6 +28,8 @@ const props = defineProps<{
   unit: DistanceUnit;
   /** The bag is full. */
   full: boolean;
+  /** The club that was said to come in, where one was. */
+  comesIn: string | null;
   /** Strokes a round the bag costs more with that club in, by the id of the one that goes out for it. */
   swapsFor: (inId: string) => Promise<Readonly<Record<string, number>> | null>;
 }>();
@@ -39,6 +41,13 @@ const emit = defineEmits<{
 
 const filter = ref('');
 const incoming = ref<LadderClub | null>(null);
+watch(
+  () => props.comesIn,
+  (id) => {
+    incoming.value = props.leftOut.find((club) => club.id === id) ?? null;
+  },
+  { immediate: true },
+);
 const pointed = ref(0);
 const input = ref<InstanceType<typeof TextField> | null>(null);
 const list = ref<HTMLElement | null>(null);
@@ -101,13 +110,17 @@ function choice(club: LadderClub, clubs: LadderClub[], commands: Command[], word
 
 /** What each swap costs a usual round, once it is worked out. */
 const strokes = shallowRef<Readonly<Record<string, number>> | null>(null);
-watch(incoming, async (club, before) => {
-  // While they are worked out again for the same club they stay: the list must not reorder while it is pressed.
-  if (club?.id !== before?.id) strokes.value = null;
-  if (!club) return;
-  const found = await props.swapsFor(club.id);
-  if (incoming.value === club) strokes.value = found;
-});
+watch(
+  incoming,
+  async (club, before) => {
+    // While they are worked out again for the same club they stay: the list must not reorder while it is pressed.
+    if (club?.id !== before?.id) strokes.value = null;
+    if (!club) return;
+    const found = await props.swapsFor(club.id);
+    if (incoming.value === club) strokes.value = found;
+  },
+  { immediate: true },
+);
 /** The fewest strokes first; until those are known the best ladder, clubs without a carry last. */
 const sorted = computed(() => {
   const costs = incoming.value ? strokes.value : null;
@@ -170,7 +183,7 @@ function onKey(event: KeyboardEvent): void {
     take(sorted.value[pointed.value]);
   } else if (event.key === 'Escape') {
     event.preventDefault();
-    if (incoming.value) incoming.value = null;
+    if (incoming.value && props.comesIn === null) incoming.value = null;
     else emit('close');
   }
 }
@@ -243,8 +256,9 @@ ul {
 }
 li {
   display: flex;
+  flex-wrap: wrap;
   justify-content: space-between;
-  gap: 10px;
+  gap: 0 10px;
   padding: 7px 8px;
   cursor: pointer;
   border-radius: 3px;
@@ -254,6 +268,9 @@ li[aria-selected='true'] {
 }
 .name {
   font-weight: 500;
+}
+.verdict {
+  margin-left: auto;
 }
 .costs {
   margin-left: auto;

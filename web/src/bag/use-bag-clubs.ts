@@ -1,6 +1,6 @@
 import type { BagView } from '@tasche/contract';
 import { v4 as newId } from 'uuid';
-import { computed, ref, type ComputedRef } from 'vue';
+import { computed, ref, watch, type ComputedRef } from 'vue';
 import { useRouter } from 'vue-router';
 import { useSheet } from '../sheet/sheet-store';
 import type { useBagLadder } from './use-bag-ladder';
@@ -17,6 +17,11 @@ export function useBagClubs(
   const router = useRouter();
   /** A club to put in, or the one that goes out for it, is being picked. */
   const picking = ref(false);
+  /** The one to put in is known: what is picked is the club that goes out for it. */
+  const comesIn = ref<string | null>(null);
+  watch(picking, (now) => {
+    if (!now) comesIn.value = null;
+  });
   const canEdit = computed(() => store.may('putIn') && !trial.value);
   const locked = computed(() => Boolean(bag.value?.gamer || bag.value?.ready));
   const full = computed(() => locked.value && inBag.value.length >= limit.value);
@@ -29,6 +34,7 @@ export function useBagClubs(
   function putIn(clubId: string): void {
     if (!canEdit.value || !bag.value || bag.value.clubIds.includes(clubId)) return;
     if (full.value) {
+      comesIn.value = clubId;
       picking.value = true;
       return;
     }
@@ -58,5 +64,5 @@ export function useBagClubs(
     void router.push({ name: 'bag', params: { playerId: playerId(), bagId: id } });
   }
 
-  return { picking, canEdit, full, takeOut, putIn, markReady, makeGamer, remove, make };
+  return { picking, comesIn, canEdit, full, takeOut, putIn, markReady, makeGamer, remove, make };
 }
