@@ -11,6 +11,7 @@ import { isPlainClub } from './club-line-parts.js';
 import { asClubLines } from './club-lines.js';
 import { underSpacedHeads } from './one-club-a-line.js';
 import { isRemark } from './remark.js';
+import { personKeys } from './same-name.js';
 import { PLAYER_WORDS } from './heads-in-other-languages.js';
 import { columnOf, type RecognisedColumn } from './columns.js';
 import { TableError, isBlankRow, splitTable } from './split-table.js';
@@ -156,7 +157,7 @@ function clubNamesIn(cells: readonly (readonly string[])[], column: number): num
   );
 }
 
-const plainName = (name: string) => name.trim().toLowerCase();
+const plainName = (name: string) => personKeys(name)[0]!;
 
 /** The players the rows are of, each as they are first written; empty where nothing says so. */
 export function playersOf({ cells, playerColumn }: HeadedCells): string[] {

@@ -62,6 +62,7 @@ export * from './holes-geojson.js';
 export * from './holes-table.js';
 export type { ReadHoles } from './read-hole.js';
 export { isScorecard } from './scorecard.js';
+export * from './same-name.js';
 export * from './weather.js';
 export * from './plan-choosing.js';
 export * from './choose-document.js';

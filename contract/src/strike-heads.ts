@@ -1,4 +1,5 @@
 import { PLAYER_WORDS } from './heads-in-other-languages.js';
+import { plainLetters } from './same-name.js';
 import { STRIKE_FIELDS, type StrikeField } from './strike-fields.js';
 import { SPEED_UNITS, splitHead } from './strike-units.js';
 
@@ -93,16 +94,6 @@ const NOT_KEPT = [
   /ziel|objectif|objetivo|target|score|effic|quali/,
   /face|impa|treffpunkt|path|plane|loft/,
 ];
-
-/** Letters without the marks over them: "kølle" is "kolle". */
-function plainLetters(words: string): string {
-  return words
-    .normalize('NFD')
-    .replace(/\p{M}/gu, '')
-    .replace(/ø/g, 'o')
-    .replace(/æ/g, 'ae')
-    .replace(/ß/g, 'ss');
-}
 
 /**
  * What a column's head says it holds, in English or another language; undefined where nothing that is kept, or

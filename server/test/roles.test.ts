@@ -140,7 +140,7 @@ describe.each(ROLES)('as %s', (role) => {
 describe('players found by name', () => {
   it('are those of one’s own workspace, and of one’s own sight, of whose names a word begins so', async () => {
     const here = workbenchIn(door.orm, door.workspaceId, 'Jonas Brandl');
-    for (const name of ['Ana Duarte-Lind', 'Lindis 50% Vik', 'Berta Olind'])
+    for (const name of ['Ana Duarte-Lind', 'Lindis 50% Vik', 'Berta Olind', 'Íñigo Løv-Müller'])
       await here.done([
         { do: 'addPlayer', player: { id: newId(), name, hand: 'right', distanceUnit: 'm' } },
       ] as Command[]);
@@ -153,13 +153,15 @@ describe('players found by name', () => {
     };
     expect(await found('rep', 'lind')).toEqual(['Ana Duarte-Lind', 'Lindis 50% Vik']);
     expect(await found('rep', '  ANA  olind ')).toEqual(['Ana Duarte-Lind', 'Berta Olind']);
+    for (const written of ['inigo', 'Iñi', 'lov', 'loev', 'MULLER', 'mueller'])
+      expect(await found('rep', written)).toEqual(['Íñigo Løv-Müller']);
     expect(await found('rep', '%')).toEqual([]);
     expect(await found('rep', '50%')).toEqual(['Lindis 50% Vik']);
     expect(await found('rep', 'nobody')).toEqual([]);
     expect(await found('rep', '')).toContain('Berta Olind');
     expect(await found('player', 'ana')).toEqual([]);
     expect(await found('player', '')).toEqual(['Davor']);
-    expect((await browsers.get('rep')!.get('/players/find').expect(200)).body).toHaveLength(4);
+    expect((await browsers.get('rep')!.get('/players/find').expect(200)).body).toHaveLength(5);
     const { body } = await browsers
       .get('rep')!
       .get(`/players/find?words=${'x'.repeat(81)}`)

@@ -1,27 +1,18 @@
-import type { FoundPlayer } from '@tasche/contract';
+import { MAX_PLAYERS, isBegunBy, type FoundPlayer } from '@tasche/contract';
 import type { EntityManager } from '@mikro-orm/postgresql';
-import { Player } from './player.js';
 
 /** So many are looked through by eye; more words find fewer. */
 const MAX_FOUND = 30;
 
 /** Players of whose names a word begins with one of these, by name; without words the first by name. */
 export async function findPlayers(em: EntityManager, words: string): Promise<FoundPlayer[]> {
-  const beginnings = words
-    .split(/\s+/)
-    .filter((word) => word !== '')
-    .map((word) => word.replace(/[\\%_]/g, '\\$&'));
-  const found = await em.find(
-    Player,
-    {
-      removedAt: null,
-      ...(beginnings.length > 0 && {
-        $or: beginnings.flatMap((word) =>
-          [`${word}%`, `% ${word}%`, `%-${word}%`].map((like) => ({ name: { $ilike: like } })),
-        ),
-      }),
-    },
-    { fields: ['name', 'archived'], orderBy: { archived: 'asc', name: 'asc', id: 'asc' }, limit: MAX_FOUND },
+  const beginnings = words.split(/\s+/).filter((word) => word !== '');
+  // Names are compared here as everywhere, with or without their marks. SQL: as entities five thousand are slow.
+  const players = await em.execute<FoundPlayer[]>(
+    'select id, name, archived from player where removed_at is null order by archived, name, id limit ?',
+    [beginnings.length === 0 ? MAX_FOUND : MAX_PLAYERS],
   );
-  return found.map(({ id, name, archived }) => ({ id, name, archived }));
+  if (beginnings.length === 0) return players;
+  const isBegun = (one: string) => beginnings.some((word) => isBegunBy(one, word));
+  return players.filter(({ name }) => name.split(/[\s-]+/).some(isBegun)).slice(0, MAX_FOUND);
 }

@@ -1,4 +1,5 @@
 <script setup lang="ts" generic="R extends object">
+import { isFoundIn } from '@tasche/contract';
 import { digits } from '@tasche/core';
 import { useElementVisibility, useEventListener } from '@vueuse/core';
 import { NButton, NDataTable, type DataTableColumn } from 'naive-ui';
@@ -53,10 +54,10 @@ const order = shallowRef<DataOrder | null>(null);
 const wanted = ref('');
 const count = ref(props.page);
 const found = computed(() => {
-  const text = wanted.value.trim().toLowerCase();
   const { searched } = props;
+  const text = wanted.value;
   const kept =
-    searched && text ? props.rows.filter((row) => searched(row).toLowerCase().includes(text)) : props.rows;
+    searched && text.trim() ? props.rows.filter((row) => isFoundIn(searched(row), text)) : props.rows;
   const by = props.columns.find(({ id }) => id === order.value?.id)?.value;
   return by ? ordered(kept, by, order.value!.isDescending) : kept;
 });

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import TextField from '../fields/TextField.vue';
 import { NButton, NCard } from 'naive-ui';
-import type { BagView, Command } from '@tasche/contract';
+import { isFoundIn, type BagView, type Command } from '@tasche/contract';
 import {
   bagEvennessWords,
   compareReports,
@@ -63,8 +63,7 @@ interface Choice {
 }
 
 const choices = computed<Choice[]>(() => {
-  const wanted = filter.value.trim().toLowerCase();
-  const named = (club: LadderClub) => club.name.toLowerCase().includes(wanted);
+  const named = (club: LadderClub) => isFoundIn(club.name, filter.value);
   if (!incoming.value) {
     return props.leftOut
       .filter(named)

@@ -1,3 +1,5 @@
+import { plainLetters } from '@tasche/contract';
+
 /** One thing to choose, with its words. */
 export interface Choice<Value extends string | number = string> {
   value: Value;
@@ -25,11 +27,11 @@ export function choiceThatStartsWith<Value extends string | number>(
   letters: string,
   chosen: Value | null,
 ): Choice<Value> | undefined {
-  const typed = letters.toLowerCase();
+  const typed = plainLetters(letters);
   const sameLetter = [...typed].every((letter) => letter === typed[0]);
   const wanted = sameLetter ? typed.slice(0, 1) : typed;
   const at = choices.findIndex(({ value }) => value === chosen);
   const start = sameLetter ? at + 1 : Math.max(0, at);
   const inOrder = [...choices.slice(start), ...choices.slice(0, start)];
-  return inOrder.find(({ label, disabled }) => !disabled && label.toLowerCase().startsWith(wanted));
+  return inOrder.find(({ label, disabled }) => !disabled && plainLetters(label).startsWith(wanted));
 }

@@ -1,10 +1,12 @@
+import { plainLetters } from '@tasche/contract';
+
 const MAX_SHOWN = 20;
 
 /**
  * Time zones whose name holds what was typed, those that begin a word with it first; none for an empty text.
  */
 export function zonesLike(text: string): string[] {
-  const wanted = text.trim().toLowerCase().replace(/\s+/g, '_');
+  const wanted = plainLetters(text.trim()).replace(/\s+/g, '_');
   if (wanted === '') return [];
   const zones = Intl.supportedValuesOf('timeZone').filter((zone) => zone.toLowerCase().includes(wanted));
   const exact = zones.filter((zone) => zone.toLowerCase() === wanted);

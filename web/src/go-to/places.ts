@@ -1,4 +1,4 @@
-import type { CourseView, EventView, FoundPlayer } from '@tasche/contract';
+import { isBegunBy, type CourseView, type EventView, type FoundPlayer } from '@tasche/contract';
 import type { RouteLocationRaw } from 'vue-router';
 import { spanOfDays } from '../app/day';
 import { BENCH_VIEWS, PLAYER_VIEWS, VIEWS, viewOf } from '../app/views';
@@ -67,18 +67,13 @@ export function placesFor(text: string, from: PlacesFrom): Place[] {
   return [...found.values()];
 }
 
-function wordsOf(text: string): string[] {
-  return text
-    .toLowerCase()
-    .split(/[\s·,-]+/)
-    .filter((word) => word !== '');
-}
+const wordsOf = (text: string) => text.split(/[\s·,-]+/).filter((word) => word !== '');
 
 /** Each word begins one of the place, no two of them the same one. */
 function isMeant(words: readonly string[], ofPlace: readonly string[]): boolean {
   const free = [...ofPlace];
   return words.every((word) => {
-    const at = free.findIndex((one) => one.startsWith(word));
+    const at = free.findIndex((one) => isBegunBy(one, word));
     if (at !== -1) free.splice(at, 1);
     return at !== -1;
   });

@@ -1,5 +1,6 @@
 import {
   headedText,
+  isSamePerson,
   ofPlayer,
   playersOf,
   type ChangeResult,
@@ -29,7 +30,7 @@ export function useImport(unit: () => DistanceUnit) {
   const distanceUnit = ref(unit());
 
   const players = computed(() => (headed.value ? playersOf(headed.value) : []));
-  const isOurs = (player: string) => player.toLowerCase() === store.sheet!.player.name.trim().toLowerCase();
+  const isOurs = (player: string) => isSamePerson(player, store.sheet!.player.name);
   const said = ref<string | null>(null);
   /** Whose rows are imported; null while not known. */
   const player = computed({

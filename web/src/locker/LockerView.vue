@@ -3,6 +3,7 @@ import PageHead from '../app/PageHead.vue';
 import TextField from '../fields/TextField.vue';
 import UnitButton from '../app/UnitButton.vue';
 import { NButton } from 'naive-ui';
+import { isFoundIn } from '@tasche/contract';
 import { counted, CLUB_STATES, CLUB_KINDS, loftPlace } from '@tasche/core';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
@@ -63,9 +64,7 @@ const rows = computed(() =>
         (state.value === 'none' ? !club.spec.state : club.spec.state?.value === state.value),
     )
     .filter((club) =>
-      `${club.name} ${club.kind} ${String(club.spec.head?.value ?? '')}`
-        .toLowerCase()
-        .includes(filter.value.trim().toLowerCase()),
+      isFoundIn(`${club.name} ${club.kind} ${String(club.spec.head?.value ?? '')}`, filter.value),
     )
     .sort((a, b) => CLUB_KINDS.indexOf(a.kind) - CLUB_KINDS.indexOf(b.kind) || loftPlace(a) - loftPlace(b)),
 );

@@ -3,6 +3,7 @@ import {
   ballOn,
   guarded,
   headsKey,
+  isSamePerson,
   labelKey,
   type ClubMatch,
   type ColumnMapping,
@@ -143,7 +144,7 @@ export function useFileImport(playerId: () => string, baseline: () => PlayingCon
     try {
       const answer = await sending.value.answer;
       if (take === 'none') {
-        const own = answer.players.find(({ label }) => labelKey(label) === ownName());
+        const own = answer.players.find(({ label }) => isSamePerson(label, store.sheet!.player.name));
         if (own && answer.players.length > 1 && player.value === undefined) {
           sending.value = null;
           await ask(own.label);
@@ -164,7 +165,6 @@ export function useFileImport(playerId: () => string, baseline: () => PlayingCon
     }
   }
 
-  const ownName = () => labelKey(store.sheet!.player.name);
   /** Several players are in the file, and nobody said whose shots are imported. */
   const isPlayerOpen = computed(() => (report.value?.players.length ?? 0) > 1 && player.value === undefined);
 

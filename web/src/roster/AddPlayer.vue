@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { nameSchema, required, type ChangeResult } from '@tasche/contract';
+import { isSamePerson, nameSchema, required, type ChangeResult } from '@tasche/contract';
 import type { DistanceUnit } from '@tasche/core';
 import { NButton, NCard, NForm, NFormItem } from 'naive-ui';
 import { v4 as newId } from 'uuid';
@@ -24,10 +24,7 @@ const { rules, submit } = useForm(draft, {
 });
 
 /** Somebody on the roster who has that name already: two may, but more often one is added twice. */
-const namesake = computed(() => {
-  const plain = (name: string) => name.trim().toLowerCase();
-  return props.players.find(({ name }) => plain(name) === plain(draft.name));
-});
+const namesake = computed(() => props.players.find(({ name }) => isSamePerson(name, draft.name)));
 
 /** A new player starts with an empty gamer bag, ready to be typed into. */
 async function add(): Promise<void> {

@@ -1,4 +1,5 @@
 import {
+  personKeys,
   planImport,
   readClubTable,
   type PlayerCells,
@@ -26,8 +27,7 @@ export function listedPlayers(
   known: readonly string[],
   options: TableOptions,
 ): ListedPlayer[] {
-  const plain = (name: string) => name.trim().toLowerCase();
-  const onRoster = new Set(known.map(plain));
+  const onRoster = new Set(known.flatMap(personKeys));
   return players.map(({ player, table: { heads, columns, cells }, lineOf }) => {
     const { adds, rejected } = planImport(readClubTable(cells, columns, heads, options), []);
     const clubColumn = columns.findIndex((found) => found?.column.id === 'name');
@@ -39,7 +39,7 @@ export function listedPlayers(
         line: lineOf(cell.row),
         club: cells[cell.row]?.[clubColumn] ?? '',
       })),
-      isKnown: onRoster.has(plain(player)),
+      isKnown: personKeys(player).some((key) => onRoster.has(key)),
     };
   });
 }

@@ -1,4 +1,4 @@
-import type { Command, CourseView, EventRound, EventView } from '@tasche/contract';
+import { isSameName, type Command, type CourseView, type EventRound, type EventView } from '@tasche/contract';
 import { USUAL_LIMITS, dayPlus, daysBetween } from '@tasche/core';
 import { freshRound } from '../courses/fresh-round';
 import { emptyCourse } from '../courses/new-course';
@@ -39,7 +39,7 @@ export function importedEvents(
     const free = events.filter(({ id }) => !taken.has(id));
     const event =
       free.find(({ id }) => row.uid === `event-${id}@tasche`) ??
-      free.find((one) => row.to >= today && lastDayOf(one) >= today && isSame(one.name, row.name));
+      free.find((one) => row.to >= today && lastDayOf(one) >= today && isSameName(one.name, row.name));
     if (!event) {
       const name = courseNamed(
         row.place,
@@ -57,7 +57,12 @@ export function importedEvents(
 export function newPlaces(plans: readonly ImportedEvent[]): string[] {
   const places: string[] = [];
   for (const { does, course, row } of plans)
-    if (does === 'make' && !course && row.place !== '' && !places.some((place) => isSame(place, row.place)))
+    if (
+      does === 'make' &&
+      !course &&
+      row.place !== '' &&
+      !places.some((place) => isSameName(place, row.place))
+    )
       places.push(row.place);
   return places;
 }
@@ -75,7 +80,7 @@ export function importCommands(
   const added = newCourses.map((name) => ({ id: newId(), ...emptyCourse(name) }));
   const made = plans.flatMap(({ row, does, event, course }): Command[] => {
     if (event && does === 'move') return [moved(event, row)];
-    const on = course ?? added.find(({ name }) => isSame(name, row.place)) ?? other;
+    const on = course ?? added.find(({ name }) => isSameName(name, row.place)) ?? other;
     return does === 'make' && on ? [newEvent(row, on, newId)] : [];
   });
   return [...added.map((course): Command => ({ do: 'addCourse', course })), ...made];
@@ -119,5 +124,3 @@ function newEvent(
   });
   return { do: 'addEvent', event: { id: newId(), name, rounds, zone, limits: USUAL_LIMITS, notes: '' } };
 }
-
-const isSame = (a: string, b: string) => a.trim().toLowerCase() === b.trim().toLowerCase();

@@ -39,6 +39,9 @@ describe('where words lead', () => {
     expect(labels('pim hist')).toEqual(['Pim Olind · History']);
     expect(labels('lind ana range')).toEqual(['Ana Duarte-Lind · Range']);
     expect(labels('ana ana')).toEqual([]);
+    const players = [player('ines', 'Inês Grüne')];
+    for (const written of ['ines grune', 'gruene', 'Inês'])
+      expect(labels(written, { players })[0]).toBe('Inês Grüne · Card');
     expect(placesFor('ana', { ...from, players: [{ ...ANA, archived: true }] })[0]!.says).toBe(
       'off the roster',
     );

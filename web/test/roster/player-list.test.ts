@@ -32,6 +32,9 @@ describe('a list of several players’ clubs', () => {
       ['Cy Dent', 0, false],
       ['Dee Far', 1, true],
     ]);
+    expect(read(['Fär, Dee', 'Béll Ann']).filter(({ isKnown }) => isKnown)).toMatchObject([
+      { name: 'Dee Far' },
+    ]);
     expect(read()[1]!.rejected).toMatchObject([{ line: 4, head: 'Carry', text: 'far' }]);
     expect(read()[2]!.rejected).toMatchObject([{ line: 6, asks: 'kind' }]);
   });
