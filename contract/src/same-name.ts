@@ -32,12 +32,13 @@ export function plainForms(name: string): readonly string[] {
   return plain === withTwo ? [plain] : [plain, withTwo];
 }
 
+/** As names are compared: without quotes, and whatever stands between the words. */
 const namesOf = (name: string) =>
   plainForms(
     name
-      .trim()
-      .replace(/\s+/g, ' ')
-      .replace(/[’‘´`]/g, "'"),
+      .replace(/['’‘´`"]/g, '')
+      .replace(/[\s_-]+/g, ' ')
+      .trim(),
   );
 
 /** Whether two names are one, written with or without their marks and capitals. */

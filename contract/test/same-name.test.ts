@@ -13,6 +13,7 @@ describe('names', () => {
     ['Åsa Öst', 'Asa Ost'],
     ['  Ann   Bell ', 'ann bell'],
     ['O’Neil', "O'Neil"],
+    ['Ann-Marie Bell', 'ann_marie bell'],
   ])('"%s" is "%s"', (a, b) => {
     expect(isSameName(a, b)).toBe(true);
     expect(isSameName(b, a)).toBe(true);

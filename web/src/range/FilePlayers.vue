@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { labelKey, type StrikeImportReport } from '@tasche/contract';
+import { isSamePerson, type StrikeImportReport } from '@tasche/contract';
 import { computed } from 'vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 
@@ -18,7 +18,7 @@ const options = computed(() =>
 /** The only one it names, where that is somebody else. */
 const other = computed(() => {
   const [only, second] = props.players;
-  return only && !second && labelKey(only.label) !== labelKey(props.name) ? labelOf(only.label) : undefined;
+  return only && !second && !isSamePerson(only.label, props.name) ? labelOf(only.label) : undefined;
 });
 </script>
 
