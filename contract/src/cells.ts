@@ -25,6 +25,7 @@ import {
   readDay,
   readDistance,
   readInches,
+  readMoney,
   readPlainNumber,
   withDecimals,
   withoutAbout,
@@ -111,8 +112,7 @@ function readQuantity(quantity: Quantity, text: string, length: 'in' | 'cm'): Re
       if (ofStandard && AGAINST_STANDARD.test(text))
         return { ok: false, reason: `"${text}" is against ${ofStandard}` };
       if (quantity.unit === 'in') return readInches(text, length);
-      if (quantity.unit === 'money')
-        return readPlainNumber(text.replace(/^[^\d.,\-+]+/, ''), /^\D{1,4}$/, true);
+      if (quantity.unit === 'money') return readMoney(withoutAbout(text));
       return readPlainNumber(
         withDecimals(text),
         quantity.unit === 'deg' ? /^(°|\*|deg|degrees?)$/i : /^(g|gr|grams?|layers?|wraps?|x)$/i,

@@ -7,7 +7,7 @@ export type Read<T> = { ok: true; value: T } | { ok: false; reason: string };
 const good = <T>(value: T): Read<T> => ({ ok: true, value });
 const bad = (reason: string): Read<never> => ({ ok: false, reason });
 
-const NUMBER = /^[-+−]?\s*(\d+(?:[.,]\d*)?|[.,]\d+)/;
+const NUMBER = /^[-+−–]?\s*(\d+(?:[.,]\d*)?|[.,]\d+)/;
 
 /** "1.200,50" and "1,200.50": where both marks stand, the last is the decimal's. */
 function withoutThousands(text: string): string {
@@ -20,7 +20,7 @@ function leadingNumber(given: string): { value: number; rest: string } | undefin
   const text = withoutThousands(given);
   const match = NUMBER.exec(text);
   if (!match) return undefined;
-  const sign = /^[-−]/.test(text) ? -1 : 1;
+  const sign = /^[-−–]/.test(text) ? -1 : 1;
   return { value: sign * Number(match[1]!.replace(',', '.')), rest: text.slice(match[0].length).trim() };
 }
 
@@ -43,7 +43,8 @@ const VULGAR: Record<string, string> = {
 
 /** "37½" and "37 1/2" as "37.5", whatever follows; other text as it is. */
 export function withDecimals(text: string): string {
-  const plain = text.replace(/(?<=\d) ?[¼½¾⅛⅜⅝⅞]/g, (sign) => VULGAR[sign.trim()]!);
+  const whole = text.replace(/^(?=[¼½¾⅛⅜⅝⅞])/, '0');
+  const plain = whole.replace(/(?<=\d) ?[¼½¾⅛⅜⅝⅞]/g, (sign) => VULGAR[sign.trim()]!);
   return plain.replace(FRACTION, (found, whole: string, above: string, below: string) =>
     Number(below) === 0 ? found : String(Number(whole) + Number(above) / Number(below)),
   );
@@ -60,6 +61,22 @@ export function readPlainNumber(text: string, suffixes: RegExp, thousandsPossibl
     return bad(`"${text}" could be thousands or decimals; write it without the separator`);
   }
   if (number.rest !== '' && !suffixes.test(withDegreeSign(number.rest))) return notANumber(text);
+  return good(number.value);
+}
+
+const CURRENCY = /^(?:\p{Sc}|\p{L}{1,4}\.?)$/u;
+/** Groups of three digits behind a mark; no price has three decimals. */
+const GROUPED = /^\d{1,3}(?:([.,'’ \u00a0\u202f])\d{3}(?:\1\d{3})*)(?!\d)/u;
+
+/** A price: "310", "€ 310", "1,200 kr", "1 200,50", "300,-". Which money it is in does not matter. */
+export function readMoney(text: string): Read<number> {
+  const [, before = '', amount = ''] = /^([^\d.,+\-−–]*)(.*)$/u.exec(text.trim()) ?? [];
+  if (before.trim() !== '' && !CURRENCY.test(before.trim())) return notANumber(text);
+  const plain = amount
+    .replace(/[.,][-–—]+/u, '')
+    .replace(GROUPED, (found) => found.replace(/[.,'’\s]/gu, ''));
+  const number = leadingNumber(plain);
+  if (!number || (number.rest !== '' && !CURRENCY.test(number.rest))) return notANumber(text);
   return good(number.value);
 }
 

@@ -33,7 +33,7 @@ const sums = computed(() => {
     <div class="bar">
       <label
         >Best use of
-        <NumberField v-model:value="money" label="Money" :bounds="[0, 100000]" :step="50" :px="84"
+        <NumberField v-model:value="money" label="Money" :bounds="[0, 100000]" money :step="50" :px="84"
       /></label>
       <span v-if="working" class="quiet" role="status"
         >working it out… <NButton size="tiny" @click="emit('stop')">Stop</NButton></span

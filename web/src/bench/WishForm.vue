@@ -138,7 +138,14 @@ function save(): void {
         <ChoiceField v-model:value="draft.purpose" label="To" :options="[...WISH_PURPOSES]" />
       </NFormItem>
       <NFormItem label="Price" path="price">
-        <NumberField v-model:value="draft.price" label="Price" :bounds="[0, 100000]" optional :step="10" />
+        <NumberField
+          v-model:value="draft.price"
+          label="Price"
+          :bounds="[0, 100000]"
+          money
+          optional
+          :step="10"
+        />
       </NFormItem>
       <template v-if="draft.purpose === 'buy'">
         <NFormItem label="Kind" path="kind">

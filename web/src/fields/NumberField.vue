@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { readPlainNumber } from '@tasche/contract';
+import { readMoney, readPlainNumber, withDecimals, withoutAbout } from '@tasche/contract';
 import { NInputNumber } from 'naive-ui';
 import { computed, ref, watch } from 'vue';
 import { useFieldAttrs } from './field-attrs';
@@ -21,6 +21,8 @@ const props = withDefaults(
     bounds?: readonly [number, number];
     /** No fractions. */
     whole?: boolean;
+    /** A price, in whatever money. */
+    money?: boolean;
     step?: number;
     /** May be empty; then null is written. */
     optional?: boolean;
@@ -56,6 +58,7 @@ function showValue(value: number | null): void {
 }
 
 const NO_SUFFIX = /^$/;
+const PLAIN = /^[-+−–]?[\d.,]+$/;
 /** The field's own unit may stand behind the number. */
 function withoutUnit(written: string): string {
   const unit = props.unit?.trim().toLowerCase();
@@ -65,13 +68,18 @@ function withoutUnit(written: string): string {
 }
 /** Of numbers as large as this a comma before three digits may separate thousands. */
 const THOUSANDS = 1000;
+/** What is typed, without a unit and "about". */
+function plainNumber(written: string): string {
+  const { number = withoutUnit(written.trim()) } = inOtherUnit(written, props.unit) ?? {};
+  return withDecimals(withoutAbout(number));
+}
 function readTyped(written: string) {
   const isTyped = written !== shown(props.value);
   const thousandsPossible = isTyped && props.bounds !== undefined && props.bounds[1] > THOUSANDS;
   // In another unit of the same kind it is converted; any other word is refused.
   const other = inOtherUnit(written, props.unit);
-  const plain = other?.number ?? withoutUnit(written.trim());
-  const number = readPlainNumber(plain, NO_SUFFIX, thousandsPossible);
+  const plain = plainNumber(written);
+  const number = props.money ? readMoney(plain) : readPlainNumber(plain, NO_SUFFIX, thousandsPossible);
   if (!number.ok || !other) return number;
   const value = other.convert(number.value);
   return { ...number, value: props.whole ? Math.round(value) : value };
@@ -86,9 +94,8 @@ function read(written: string): number | null | undefined {
 }
 /** What is wrong with a text that is refused. */
 function complaintOf(written: string): string {
-  const plain = inOtherUnit(written, props.unit)?.number ?? withoutUnit(written.trim());
-  const isNumber = readPlainNumber(plain, NO_SUFFIX).ok;
   const typed = readTyped(written);
+  const isNumber = readPlainNumber(plainNumber(written), NO_SUFFIX).ok;
   if (isNumber && !typed.ok) return `${props.label}: ${typed.reason}.`;
   const between = props.bounds && `between ${props.bounds[0]} and ${props.bounds[1]}`;
   const kind = props.whole ? 'a whole number' : !between || !isNumber ? 'a number' : '';
@@ -119,8 +126,8 @@ function leave(): void {
   }
   complaint.value = value === undefined ? complaintOf(text.value) : '';
   if (value === undefined) return;
-  // Beside its own unit the field shows what another one came to.
-  if (inOtherUnit(text.value, props.unit)) text.value = shown(value);
+  // Where it was said in another unit, with a sign of money or about, the field shows what that came to.
+  if (inOtherUnit(text.value, props.unit) || !PLAIN.test(text.value)) text.value = shown(value);
   emit('write', value);
 }
 

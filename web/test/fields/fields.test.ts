@@ -94,20 +94,40 @@ describe('a number field', () => {
     expect(field.emitted('write')).toEqual([[9]]);
   });
 
+  it('takes about so much, a half as it is written, and a dash for a minus, and shows the number', async () => {
+    const field = mount(NumberField, { props: { ...wind, bounds: [-30, 30] as const } });
+    for (const text of ['about 6', '~7 m/s', '4½', '½', '–5']) {
+      await write(field, text);
+      expect(field.find('[role=alert]').exists(), text).toBe(false);
+    }
+    expect(field.emitted('write')).toEqual([[6], [7], [4.5], [0.5], [-5]]);
+    await write(field, 'ca. 9');
+    expect(field.find('input').element.value).toBe('9');
+    await write(field, '10-15');
+    expect(field.find('[role=alert]').text()).toContain('not “10-15”');
+  });
+
   it('takes thousands where they cannot be anything else, and asks where they could be decimals', async () => {
-    const price = mount(NumberField, {
-      props: { value: null, label: 'Price', bounds: [0, 100_000], optional: true },
+    const spin = mount(NumberField, {
+      props: { value: null, label: 'Spin', bounds: [0, 100_000], optional: true },
     });
-    for (const text of ['1.200,50', '1,200.50', '12,5']) await write(price, text);
-    expect(price.emitted('write')).toEqual([[1200.5], [1200.5], [12.5]]);
-    await write(price, '1,200');
-    expect(price.find('[role=alert]').text()).toBe(
-      '■ Price: "1,200" could be thousands or decimals; write it without the separator.',
+    for (const text of ['1.200,50', '1,200.50', '12,5']) await write(spin, text);
+    expect(spin.emitted('write')).toEqual([[1200.5], [1200.5], [12.5]]);
+    await write(spin, '1,200');
+    expect(spin.find('[role=alert]').text()).toBe(
+      '■ Spin: "1,200" could be thousands or decimals; write it without the separator.',
     );
-    await write(price, 'a lot');
-    expect(price.find('[role=alert]').text()).toBe(
-      '■ Price must be a number between 0 and 100000, not “a lot”.',
+    await write(spin, 'a lot');
+    expect(spin.find('[role=alert]').text()).toBe(
+      '■ Spin must be a number between 0 and 100000, not “a lot”.',
     );
+    const price = mount(NumberField, {
+      props: { value: null, label: 'Price', bounds: [0, 100_000], money: true, optional: true },
+    });
+    for (const text of ['€ 1,200', '1 250,50', '300,-', 'about 90']) await write(price, text);
+    expect(price.emitted('write')).toEqual([[1200], [1250.5], [300], [90]]);
+    await write(price, '300 or so much');
+    expect(price.find('[role=alert]').text()).toContain('Price must be a number');
     const length = mount(NumberField, { props: { value: 30, label: 'Length', bounds: [20, 60] } });
     await write(length, '36,125');
     expect(length.emitted('write')).toEqual([[36.125]]);
