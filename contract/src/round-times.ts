@@ -54,14 +54,21 @@ export function clockIn(zone: string, moment: Date): string {
 
 const WRITTEN = /^(\d{1,2})(?:[:.h ]?(\d{2}))?\s*(?:(am|pm|a|p)?\.?m?\.?|uhr|hrs?|o[’']clock)$/;
 
-/** "8:40", "840", "8.40 am", "1:15pm", "13h15" or "8.40 Uhr" as "08:40"; undefined for what is no time. */
+/** Nobody tees off before this hour: 1:15 is after noon, 01:15 as a clock of 24 hours shows it. Our choice. */
+const FIRST_HOUR = 5;
+
+/**
+ * When a round begins: "8:40", "840", "8.40 am", "1:15pm", "13h15" or "8.40 Uhr" as "08:40", "1:15" as "13:15";
+ * undefined for what is no time.
+ */
 export function readClock(text: string): string | undefined {
   const found = WRITTEN.exec(text.trim().toLowerCase());
   if (!found) return undefined;
   const half = found[3]?.[0];
   const written = Number(found[1]);
   if (half !== undefined && (written < 1 || written > 12)) return undefined;
-  const hour = half === undefined ? written : (written % 12) + (half === 'p' ? 12 : 0);
+  const isAfternoon = half === undefined ? /^[1-9]/.test(found[1]!) && written < FIRST_HOUR : half === 'p';
+  const hour = half === undefined && !isAfternoon ? written : (written % 12) + (isAfternoon ? 12 : 0);
   const clock = `${String(hour).padStart(2, '0')}:${found[2] ?? '00'}`;
   return CLOCK.test(clock) ? clock : undefined;
 }

@@ -34,8 +34,19 @@ describe('when a round begins', () => {
     expect(['8 Uhr', '8.40 Uhr', '1 o’clock', '1340 hrs'].map(readClock)).toEqual([
       '08:00',
       '08:40',
-      '01:00',
+      '13:00',
       '13:40',
+    ]);
+    const earlyOrLate = ['1:15', '115', '4.50', '01:15', '0115', '5:10', '1 am', '1:15 a.m.'];
+    expect(earlyOrLate.map(readClock)).toEqual([
+      '13:15',
+      '13:15',
+      '16:50',
+      '01:15',
+      '01:15',
+      '05:10',
+      '01:00',
+      '01:15',
     ]);
     for (const none of ['', 'early', '24:00', '8:60', '13 pm', '0 am', '8:4', '1234567'])
       expect(readClock(none), none).toBeUndefined();
