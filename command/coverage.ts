@@ -1,4 +1,4 @@
-import { readFileSync } from 'node:fs';
+import { existsSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 
 /** What the coverage reporter writes of one file, as far as it is read. */
@@ -22,9 +22,10 @@ export function coverageArguments(folder: string): string[] {
   ];
 }
 
-/** The summary of a run. @throws where there is none */
-export function readCoverage(folder: string): CoverageSummary {
-  return JSON.parse(readFileSync(path.join(folder, 'coverage-summary.json'), 'utf8')) as CoverageSummary;
+/** The summary of a run; undefined where it ended without one. */
+export function readCoverage(folder: string): CoverageSummary | undefined {
+  const file = path.join(folder, 'coverage-summary.json');
+  return existsSync(file) ? (JSON.parse(readFileSync(file, 'utf8')) as CoverageSummary) : undefined;
 }
 
 /** The share of each package, and every file of which less than half is run, the least first. */

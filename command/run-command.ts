@@ -9,9 +9,10 @@ const USAGE = `tasche: spec sheets, ladders and club swaps
       --data DIR         another data folder (default .tasche beside this command)
       --reset            empties the data folder first
   ./tasche build         both parts, for machines that only run it: docs/several-machines.md
-  ./tasche test          every check; at the end what failed by name, and the counts
+  ./tasche test          every check; the files of which the unit tests run less than half of the lines; at the
+                         end what failed by name, and the counts
       --only PART        types, lint, imports, unit, fuzz or browser
-      --coverage         with the lines the unit tests run, and the files of which it is less than half
+      --coverage         those files with --only unit too
   ./tasche backup FILE   everything, into one file; also while Tasche runs
       --data DIR         of another data folder
       --schedule         prints what has the system's own timer do it every night
@@ -81,7 +82,7 @@ export async function runCommand(line: readonly string[], input: () => Promise<s
     case 'calc':
       return (await import('./calc.js')).calc(rest[0], input);
     case 'test':
-      return (await import('./test.js')).test(values.only, values.coverage ?? false);
+      return (await import('./test.js')).test(values.only, values.coverage ?? values.only === undefined);
     case 'validate':
       return (await import('./validate.js')).validate();
     case 'bench':

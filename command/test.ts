@@ -123,7 +123,8 @@ function unit(withCoverage: boolean): Outcome {
     { [UNIT_REPORT]: report },
   );
   if (withCoverage) {
-    console.log(coverageWords(readCoverage(coverage), process.cwd()));
+    const summary = readCoverage(coverage);
+    console.log(summary ? coverageWords(summary, process.cwd()) : 'The lines that were run are not known.');
     rmSync(coverage, { recursive: true, force: true });
   }
   const outcome = readOutcome('unit', isWell, report, (read) => read as Outcome);
