@@ -70,8 +70,12 @@ const GROUPED = /^\d{1,3}(?:([.,'’ \u00a0\u202f])\d{3}(?:\1\d{3})*)(?!\d)/u;
 
 /** A price: "310", "€ 310", "1,200 kr", "1 200,50", "300,-". Which money it is in does not matter. */
 export function readMoney(text: string): Read<number> {
-  const [, before = '', amount = ''] = /^([^\d.,+\-−–]*)(.*)$/u.exec(text.trim()) ?? [];
-  if (before.trim() !== '' && !CURRENCY.test(before.trim())) return notANumber(text);
+  const trimmed = text.trim();
+  const start = Math.max(0, trimmed.search(/[-+−–]?[.,]?\d/));
+  const before = trimmed.slice(0, start).trim();
+  if (before !== '' && !CURRENCY.test(before)) return notANumber(text);
+  // "Fr.300" is no price of 0.3.
+  const amount = before === '' ? trimmed : trimmed.slice(start).replace(/^[.,]/, '');
   const plain = amount
     .replace(/[.,][-–—]+/u, '')
     .replace(GROUPED, (found) => found.replace(/[.,'’\s]/gu, ''));

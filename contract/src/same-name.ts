@@ -60,14 +60,14 @@ function firstNameFirst(name: string): string {
   return first === undefined || more.length > 0 ? name : `${first.trim()} ${last!.trim()}`;
 }
 
-/** Whether a word begins with what is typed. */
-export function isBegunBy(word: string, typed: string): boolean {
+/** Finds the words that begin with what is typed, made once for many of them. */
+export function beginsWith(typed: string): (word: string) => boolean {
   const wanted = namesOf(typed);
-  return namesOf(word).some((form) => wanted.some((one) => form.startsWith(one)));
+  return (word) => namesOf(word).some((form) => wanted.some((one) => form.startsWith(one)));
 }
 
-/** Whether what is typed stands in a text; what is blank stands in every one. */
-export function isFoundIn(text: string, typed: string): boolean {
+/** Finds the texts what is typed stands in, made once for many of them; what is blank stands in every one. */
+export function holds(typed: string): (text: string) => boolean {
   const wanted = namesOf(typed);
-  return namesOf(text).some((form) => wanted.some((one) => form.includes(one)));
+  return (text) => namesOf(text).some((form) => wanted.some((one) => form.includes(one)));
 }

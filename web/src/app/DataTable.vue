@@ -1,5 +1,5 @@
 <script setup lang="ts" generic="R extends object">
-import { isFoundIn } from '@tasche/contract';
+import { holds } from '@tasche/contract';
 import { digits } from '@tasche/core';
 import { useElementVisibility, useEventListener } from '@vueuse/core';
 import { NButton, NDataTable, type DataTableColumn } from 'naive-ui';
@@ -55,9 +55,9 @@ const wanted = ref('');
 const count = ref(props.page);
 const found = computed(() => {
   const { searched } = props;
-  const text = wanted.value;
+  const isWanted = holds(wanted.value);
   const kept =
-    searched && text.trim() ? props.rows.filter((row) => isFoundIn(searched(row), text)) : props.rows;
+    searched && wanted.value.trim() ? props.rows.filter((row) => isWanted(searched(row))) : props.rows;
   const by = props.columns.find(({ id }) => id === order.value?.id)?.value;
   return by ? ordered(kept, by, order.value!.isDescending) : kept;
 });

@@ -15,10 +15,11 @@ export function keepPressesThatMove(on: Window): () => void {
     pressed = meant ? { on: meant, x: clientX, y: clientY } : null;
   };
   const onClick = (event: MouseEvent) => {
+    // A click that a key or a script made is no end of a press.
+    if (event.detail === 0) return;
     const press = pressed;
     pressed = null;
-    // A click that a key or a script made counts none.
-    if (!press || event.detail === 0 || !press.on.isConnected) return;
+    if (!press?.on.isConnected) return;
     if (event.target instanceof Node && press.on.contains(event.target)) return;
     if (Math.hypot(event.clientX - press.x, event.clientY - press.y) > HELD_STILL_PX) return;
     event.preventDefault();

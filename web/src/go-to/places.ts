@@ -1,4 +1,4 @@
-import { isBegunBy, type CourseView, type EventView, type FoundPlayer } from '@tasche/contract';
+import { beginsWith, type CourseView, type EventView, type FoundPlayer } from '@tasche/contract';
 import type { RouteLocationRaw } from 'vue-router';
 import { spanOfDays } from '../app/day';
 import { BENCH_VIEWS, PLAYER_VIEWS, VIEWS, viewOf } from '../app/views';
@@ -41,7 +41,7 @@ const PAGES: readonly { name: string; label: string }[] = [
  * view that is open.
  */
 export function placesFor(text: string, from: PlacesFrom): Place[] {
-  const words = wordsOf(text);
+  const words = wordsOf(text).map(beginsWith);
   const view =
     PAGES.find(({ name }) => name === from.view) ??
     PAGES.find(({ name }) => name === viewOf(from.view)) ??
@@ -70,10 +70,10 @@ export function placesFor(text: string, from: PlacesFrom): Place[] {
 const wordsOf = (text: string) => text.split(/[\s·,-]+/).filter((word) => word !== '');
 
 /** Each word begins one of the place, no two of them the same one. */
-function isMeant(words: readonly string[], ofPlace: readonly string[]): boolean {
+function isMeant(words: readonly ((word: string) => boolean)[], ofPlace: readonly string[]): boolean {
   const free = [...ofPlace];
-  return words.every((word) => {
-    const at = free.findIndex((one) => isBegunBy(one, word));
+  return words.every((isBegun) => {
+    const at = free.findIndex(isBegun);
     if (at !== -1) free.splice(at, 1);
     return at !== -1;
   });

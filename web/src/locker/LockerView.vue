@@ -3,7 +3,7 @@ import PageHead from '../app/PageHead.vue';
 import TextField from '../fields/TextField.vue';
 import UnitButton from '../app/UnitButton.vue';
 import { NButton } from 'naive-ui';
-import { isFoundIn } from '@tasche/contract';
+import { holds } from '@tasche/contract';
 import { counted, CLUB_STATES, CLUB_KINDS, loftPlace } from '@tasche/core';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
@@ -56,18 +56,17 @@ const states = computed(() =>
   ].filter((one) => one.id === 'all' || one.count > 0),
 );
 
-const rows = computed(() =>
-  store.clubs
+const rows = computed(() => {
+  const isWanted = holds(filter.value);
+  return store.clubs
     .filter(
       (club) =>
         state.value === 'all' ||
         (state.value === 'none' ? !club.spec.state : club.spec.state?.value === state.value),
     )
-    .filter((club) =>
-      isFoundIn(`${club.name} ${club.kind} ${String(club.spec.head?.value ?? '')}`, filter.value),
-    )
-    .sort((a, b) => CLUB_KINDS.indexOf(a.kind) - CLUB_KINDS.indexOf(b.kind) || loftPlace(a) - loftPlace(b)),
-);
+    .filter((club) => isWanted(`${club.name} ${club.kind} ${String(club.spec.head?.value ?? '')}`))
+    .sort((a, b) => CLUB_KINDS.indexOf(a.kind) - CLUB_KINDS.indexOf(b.kind) || loftPlace(a) - loftPlace(b));
+});
 /** The bags a club is in, said beside its name. */
 const badges = computed(
   () =>

@@ -1,4 +1,4 @@
-import { isFoundIn, type ChangeView, type RosterEntry } from '@tasche/contract';
+import { holds, type ChangeView, type RosterEntry } from '@tasche/contract';
 import { differenceInCalendarDays, parseISO } from 'date-fns';
 import { EVENT_STATES, eventState, eventStateWords, type EventState } from './event-state';
 import { mayDoHere } from '../people/rights';
@@ -48,9 +48,10 @@ export type RosterRow = ReturnType<typeof rosterRows>[number];
 
 /** Who is shown, in the order asked for. Names are searched for, and the next event's name and course. */
 export function shownRows(rows: readonly RosterRow[], { search, only, order }: RosterLook): RosterRow[] {
+  const isWanted = holds(search);
   const kept = rows.filter(
     ({ player, gamer, bench, things, nextPlan, recent }) =>
-      [player.name, nextPlan?.name ?? '', nextPlan?.course ?? ''].some((text) => isFoundIn(text, search)) &&
+      [player.name, nextPlan?.name ?? '', nextPlan?.course ?? ''].some(isWanted) &&
       (only === 'all' ||
         (only === 'pressing' && things.length > 0) ||
         (only === 'faults' && (gamer?.faults ?? 0) > 0) ||

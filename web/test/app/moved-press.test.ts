@@ -40,7 +40,15 @@ describe('a press of what moves before it is let go', () => {
     expect(clicks).toEqual(['meant', 'SECTION', 'SECTION', 'SECTION']);
   });
 
-  it('counts once: a key or a script that clicks later is itself', () => {
+  it('counts once: a key or a script that clicks meanwhile is itself', () => {
+    at('#meant').dispatchEvent(
+      new PointerEvent('pointerdown', { bubbles: true, clientX: 100, clientY: 100 }),
+    );
+    at('#other').dispatchEvent(new MouseEvent('click', { bubbles: true, detail: 0 }));
+    at('section').dispatchEvent(
+      new MouseEvent('click', { bubbles: true, detail: 1, clientX: 100, clientY: 100 }),
+    );
+    expect(clicks.splice(0)).toEqual(['other', 'meant']);
     press('#meant', 'section', { detail: 0 });
     press('#meant', '#meant');
     at('#other').dispatchEvent(new MouseEvent('click', { bubbles: true, detail: 1 }));
