@@ -5,6 +5,7 @@ import { NButton, NEmpty } from 'naive-ui';
 import { v4 as newId } from 'uuid';
 import { computed, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
+import { byName } from '../app/by-name';
 import { today } from '../app/day';
 import { useSettings } from '../app/settings';
 import { isDraftKept } from '../fields/kept-draft';
@@ -30,9 +31,7 @@ const editing = ref<WishView | 'new' | null>(isDraftKept(`wish/${props.playerId}
 const begin = ref<Partial<WishDetails>>({});
 const beingEdited = computed(() => (editing.value === 'new' ? undefined : (editing.value ?? undefined)));
 const wishes = computed(() =>
-  store.sheet!.wishes.toSorted(
-    (a, b) => Number(isOpenWish(b)) - Number(isOpenWish(a)) || a.name.localeCompare(b.name),
-  ),
+  store.sheet!.wishes.toSorted((a, b) => Number(isOpenWish(b)) - Number(isOpenWish(a)) || byName(a, b)),
 );
 /** The sum there is: part of the address. */
 const USUAL_MONEY = 300;

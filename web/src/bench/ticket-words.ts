@@ -14,6 +14,7 @@ import {
   type Miss,
   type QuantityKey,
 } from '@tasche/core';
+import { byName } from '../app/by-name';
 
 export const JOB_WORDS: Record<BenchJob, string> = {
   bend: 'Bend',
@@ -147,7 +148,7 @@ export function ticketsInOrder(tickets: readonly TicketView[]): TicketView[] {
       (open(a)
         ? (a.dueOn ?? '9').localeCompare(b.dueOn ?? '9')
         : (b.doneOn ?? '').localeCompare(a.doneOn ?? '')) ||
-      a.name.localeCompare(b.name),
+      byName(a, b),
   );
 }
 

@@ -10,6 +10,7 @@ import { v4 as newId } from 'uuid';
 import { computed, ref } from 'vue';
 import { useHeld } from '../api/read';
 import { request } from '../api/request';
+import { byName } from '../app/by-name';
 import { useOutbox } from '../changes/outbox';
 import { useUndo, type UndoScope } from '../changes/undo-stack';
 
@@ -36,7 +37,7 @@ export const useSchedule = defineStore('schedule', () => {
   );
   const undoStack = useUndo();
 
-  const courses = computed(() => schedule.value?.courses ?? []);
+  const courses = computed(() => (schedule.value?.courses ?? []).toSorted(byName));
   const seasons = computed(() => schedule.value?.seasons ?? []);
   const events = computed(() => schedule.value?.events ?? []);
 

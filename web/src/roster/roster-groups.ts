@@ -1,5 +1,6 @@
 import { holds, type ChangeView, type RosterEntry } from '@tasche/contract';
 import { differenceInCalendarDays, parseISO } from 'date-fns';
+import { byName } from '../app/by-name';
 import { EVENT_STATES, eventState, eventStateWords, type EventState } from './event-state';
 import { mayDoHere } from '../people/rights';
 import { thingsToDo } from './things-to-do';
@@ -61,7 +62,7 @@ export function shownRows(rows: readonly RosterRow[], { search, only, order }: R
   if (order === 'pressing') return kept.sort(byPressing);
   if (order === 'event')
     return kept.sort((a, b) => (a.nextPlan?.startsOn ?? '9').localeCompare(b.nextPlan?.startsOn ?? '9'));
-  return kept;
+  return kept.sort((a, b) => byName(a.player, b.player));
 }
 
 /** The one with the most pressing thing to do, if there is anything. */

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { byName } from '../app/by-name';
 import ProblemLine from '../app/ProblemLine.vue';
 import LoadingRows from '../app/LoadingRows.vue';
 import {
@@ -65,11 +66,13 @@ const weeks = computed(() => days.value.filter((_day, i) => i % 7 === 0));
 const isWeekend = (day: string) => [0, 6].includes(parseISO(day).getDay());
 const now = computed(() => days.value.indexOf(today()));
 const players = computed(() =>
-  (rows.value ?? []).map(({ player, entries, clashes }) => ({
-    player,
-    lanes: calendarLanes(entries, from.value, DAYS),
-    clashes: clashes.filter(({ day }) => day >= from.value && day <= to.value),
-  })),
+  (rows.value ?? [])
+    .map(({ player, entries, clashes }) => ({
+      player,
+      lanes: calendarLanes(entries, from.value, DAYS),
+      clashes: clashes.filter(({ day }) => day >= from.value && day <= to.value),
+    }))
+    .sort((a, b) => byName(a.player, b.player)),
 );
 /** All events, with or without a planned player. */
 const events = computed(() => {

@@ -176,7 +176,9 @@ describe('what is done before the schedule is there', () => {
     schedule.change([{ do: 'addCourse', course: { id: 'c', ...details } }]);
     await until(() => expect([isAdded, useOutbox().count]).toEqual([true, 0]));
     answerSchedule!();
-    await until(() => expect(schedule.courses.map(({ id }) => id)).toEqual(['a', 'b', 'c']));
+    await until(() =>
+      expect(schedule.courses.map(({ name }) => name)).toEqual(['Hochfirn', 'Lagoa Funda', 'Skarvoy Links']),
+    );
     vi.unstubAllGlobals();
   });
 });
