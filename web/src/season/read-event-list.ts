@@ -5,6 +5,7 @@ import {
   monthOnly,
   slashedOrder,
   splitTable,
+  readClock,
   zoneSchema,
   type WrittenDay,
 } from '@tasche/contract';
@@ -165,10 +166,10 @@ function rowOf(
 ): EventRow {
   const found = daysInText(days, { isMonthFirst, month: above.month });
   const rest = found ? `${days.slice(0, found.start)}\t${days.slice(found.end)}` : days;
-  const time = (cells?.time ?? rest).match(TIME)?.[0].padStart(5, '0') ?? null;
+  const time = timeIn(cells?.time ?? rest) ?? (cells && readClock(cells.time)) ?? null;
   const said = cells
     ? { name: cells.name.trim(), place: cells.place.trim() }
-    : nameAndPlace(rest.replace(TIME, '\t'), courses);
+    : nameAndPlace(withoutTimes(rest), courses);
   const zone =
     cells && cells.zone.trim() !== '' && zoneSchema.isValidSync(cells.zone.trim()) ? cells.zone.trim() : null;
   const row = {
@@ -197,7 +198,23 @@ function yearOfLine({ from, to }: { from: WrittenDay; to: WrittenDay }, rest: st
   return year === undefined ? {} : { year, from: '' };
 }
 
-const TIME = /(?<![\d:])([01]?\d|2[0-3]):[0-5]\d(?![\d:])/;
+const HOUR = String.raw`(?:[01]?\d|2[0-3])`;
+const HALF = String.raw`\s?(?:[ap]\.?m\b\.?|uhr\b|hrs?\b)`;
+const CLOCK = String.raw`(?:${HOUR}[:h][0-5]\d(?:${HALF})?|${HOUR}(?:\.?[0-5]\d)?${HALF})`;
+/** When it begins, and when it ends; what is said before it ("tee off 8:40"). */
+const TIMES = new RegExp(
+  String.raw`(?:\b(?:tee[ -]?(?:off|times?)|starts?|starting|at|um|from)\b:?\s?){0,2}(?<![\d:.,/])(${CLOCK})(?:\s?[-–]\s?${CLOCK})?(?![\d:])`,
+  'giu',
+);
+
+/** The first time in a text, "08:40". */
+function timeIn(text: string): string | undefined {
+  const found = [...text.matchAll(TIMES)].map(([, clock]) => readClock(clock!));
+  return found.find((time) => time !== undefined);
+}
+/** "2027 am Rhein" is no time, and stays. */
+const withoutTimes = (text: string) =>
+  text.replace(TIMES, (all, clock: string) => (readClock(clock) === undefined ? all : '\t'));
 const BULLET = /^\s*[-–—•*·]\s+/;
 const BETWEEN = /\t|;|\||,|\s[-–—@]\s|\s(?:at|im|in|auf|@)\s(?=\p{Lu})|\s{2,}|:\s/u;
 

@@ -132,6 +132,35 @@ Hochfirn, 20 June`),
     ]);
   });
 
+  it('has a time as people write one, with what is said before it and when it ends', () => {
+    expect(
+      said(`12 Mar Spring Open 1:15 pm
+13 Mar Spring Open, tee off 8:40
+14 Mar Spring Open, tee time: 8.40 Uhr
+15 Mar 9am Spring Open
+16 Mar Spring Open at 13h15
+17 Mar Spring Open 8:40-12:30
+18 Mar Spring Open 7
+19 Mar 9:00 a.m. Spring Open @ Harbour Links
+20 Mar Cup 2027 am Rhein`),
+    ).toEqual([
+      '2027-03-12 Spring Open 13:15',
+      '2027-03-13 Spring Open 08:40',
+      '2027-03-14 Spring Open 08:40',
+      '2027-03-15 Spring Open 09:00',
+      '2027-03-16 Spring Open 13:15',
+      '2027-03-17 Spring Open 08:40',
+      '2027-03-18 Spring Open 7',
+      '2027-03-19 Spring Open @ Harbour Links 09:00',
+      '2027-03-20 Cup 2027 am Rhein',
+    ]);
+    expect(said('event,from,time\nCup,2027-03-12,840\nCup,2027-03-13,1:15 pm\nCup,2027-03-14,late')).toEqual([
+      '2027-03-12 Cup 08:40',
+      '2027-03-13 Cup 13:15',
+      '2027-03-14 Cup',
+    ]);
+  });
+
   it('may be the file a season is saved as: its events come back, what else is in it is ignored', () => {
     const { rows, ignored } = read(
       'what,name,from,to,time,time zone\nevent,Skarvoy Open,2026-12-03,2026-12-06,,\nround,Round 1,2026-12-03,2026-12-03,08:40,Europe/Oslo\n',
