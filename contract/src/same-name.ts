@@ -36,6 +36,7 @@ export function plainForms(name: string): readonly string[] {
 const namesOf = (name: string) =>
   plainForms(
     name
+      .normalize('NFD')
       .replace(/['’‘´`"]/g, '')
       .replace(/[\s_-]+/g, ' ')
       .trim(),
@@ -67,7 +68,7 @@ export function beginsWith(typed: string): (word: string) => boolean {
 }
 
 /** Finds the texts what is typed stands in, made once for many of them; what is blank stands in every one. */
-export function holds(typed: string): (text: string) => boolean {
+export function contains(typed: string): (text: string) => boolean {
   const wanted = namesOf(typed);
   return (text) => namesOf(text).some((form) => wanted.some((one) => form.includes(one)));
 }

@@ -1,5 +1,5 @@
 <script setup lang="ts" generic="R extends object">
-import { holds } from '@tasche/contract';
+import { contains } from '@tasche/contract';
 import { digits } from '@tasche/core';
 import { useElementVisibility, useEventListener } from '@vueuse/core';
 import { NButton, NDataTable, type DataTableColumn } from 'naive-ui';
@@ -55,7 +55,7 @@ const wanted = ref('');
 const count = ref(props.page);
 const found = computed(() => {
   const { searched } = props;
-  const isWanted = holds(wanted.value);
+  const isWanted = contains(wanted.value);
   const kept =
     searched && wanted.value.trim() ? props.rows.filter((row) => isWanted(searched(row))) : props.rows;
   const by = props.columns.find(({ id }) => id === order.value?.id)?.value;

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import TextField from '../fields/TextField.vue';
 import { NButton, NCard } from 'naive-ui';
-import { holds, type BagView, type Command } from '@tasche/contract';
+import { contains, type BagView, type Command } from '@tasche/contract';
 import {
   bagEvennessWords,
   compareReports,
@@ -63,7 +63,7 @@ interface Choice {
 }
 
 const choices = computed<Choice[]>(() => {
-  const isWanted = holds(filter.value);
+  const isWanted = contains(filter.value);
   const named = ({ name }: LadderClub) => isWanted(name);
   if (!incoming.value) {
     return props.leftOut

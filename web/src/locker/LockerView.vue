@@ -3,7 +3,7 @@ import PageHead from '../app/PageHead.vue';
 import TextField from '../fields/TextField.vue';
 import UnitButton from '../app/UnitButton.vue';
 import { NButton } from 'naive-ui';
-import { holds } from '@tasche/contract';
+import { contains } from '@tasche/contract';
 import { counted, CLUB_STATES, CLUB_KINDS, loftPlace } from '@tasche/core';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
@@ -57,7 +57,7 @@ const states = computed(() =>
 );
 
 const rows = computed(() => {
-  const isWanted = holds(filter.value);
+  const isWanted = contains(filter.value);
   return store.clubs
     .filter(
       (club) =>

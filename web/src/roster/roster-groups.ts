@@ -1,4 +1,4 @@
-import { holds, type ChangeView, type RosterEntry } from '@tasche/contract';
+import { contains, type ChangeView, type RosterEntry } from '@tasche/contract';
 import { differenceInCalendarDays, parseISO } from 'date-fns';
 import { byName } from '../app/by-name';
 import { EVENT_STATES, eventState, eventStateWords, type EventState } from './event-state';
@@ -49,7 +49,7 @@ export type RosterRow = ReturnType<typeof rosterRows>[number];
 
 /** Who is shown, in the order asked for. Names are searched for, and the next event's name and course. */
 export function shownRows(rows: readonly RosterRow[], { search, only, order }: RosterLook): RosterRow[] {
-  const isWanted = holds(search);
+  const isWanted = contains(search);
   const kept = rows.filter(
     ({ player, gamer, bench, things, nextPlan, recent }) =>
       [player.name, nextPlan?.name ?? '', nextPlan?.course ?? ''].some(isWanted) &&

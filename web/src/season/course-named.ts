@@ -1,4 +1,4 @@
-import { holds, isSameName } from '@tasche/contract';
+import { contains, isSameName } from '@tasche/contract';
 
 /** So few letters are in the name of many a course. */
 const MIN_SHARED = 5;
@@ -11,7 +11,7 @@ export function courseNamed(place: string, courses: readonly string[]): string |
   if (same !== undefined) return same;
   const like = courses.filter((course) => {
     const [short, long] = course.length < wanted.length ? [course, wanted] : [wanted, course];
-    return short.length >= MIN_SHARED && holds(short)(long);
+    return short.length >= MIN_SHARED && contains(short)(long);
   });
   return like.length === 1 ? like[0] : undefined;
 }
