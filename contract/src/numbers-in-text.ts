@@ -64,7 +64,10 @@ export function readPlainNumber(text: string, suffixes: RegExp, thousandsPossibl
   return good(number.value);
 }
 
-const CURRENCY = /^(?:\p{Sc}|\p{L}{1,4}\.?)$/u;
+const CURRENCY = new RegExp(
+  String.raw`^(?:\p{Sc}|(?:kr|fr|sfr|rs|r|euros?|zł|kč|ft|${Intl.supportedValuesOf('currency').join('|')})\.?)$`,
+  'iu',
+);
 /** Groups of three digits behind a mark; no price has three decimals. */
 const GROUPED = /^\d{1,3}(?:([.,'’ \u00a0\u202f])\d{3}(?:\1\d{3})*)(?!\d)/u;
 
@@ -80,8 +83,10 @@ export function readMoney(text: string): Read<number> {
     .replace(/[.,][-–—]+/u, '')
     .replace(GROUPED, (found) => found.replace(/[.,'’\s]/gu, ''));
   const number = leadingNumber(plain);
-  if (!number || (number.rest !== '' && !CURRENCY.test(number.rest))) return notANumber(text);
-  return good(number.value);
+  if (!number) return notANumber(text);
+  const [, thousand = '', currency = ''] = /^(k(?![a-zč]))?\s?(.*)$/iu.exec(number.rest) ?? [];
+  if (currency !== '' && !CURRENCY.test(currency)) return notANumber(text);
+  return good(thousand === '' ? number.value : number.value * 1000);
 }
 
 export type DistanceTextUnit = DistanceUnit | 'ft';
