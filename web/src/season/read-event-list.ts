@@ -199,8 +199,9 @@ function yearOfLine({ from, to }: { from: WrittenDay; to: WrittenDay }, rest: st
 }
 
 const HOUR = String.raw`(?:[01]?\d|2[0-3])`;
-const HALF = String.raw`\s?(?:[ap]\.?m\b\.?|uhr\b|hrs?\b)`;
-const CLOCK = String.raw`(?:${HOUR}[:h][0-5]\d(?:${HALF})?|${HOUR}(?:\.?[0-5]\d)?${HALF})`;
+const HALF = String.raw`\s?(?:[ap]\.?m\b\.?|uhr\b)`;
+/** "4 hrs" is how long it takes; "1340 hrs" is a time. */
+const CLOCK = String.raw`(?:${HOUR}[:h][0-5]\d(?:${HALF})?|${HOUR}(?:\.?[0-5]\d)?${HALF}|\d{4}\s?hrs?\b)`;
 /** When it begins, and when it ends; what is said before it ("tee off 8:40"). */
 const TIMES = new RegExp(
   String.raw`(?:\b(?:tee[ -]?(?:off|times?)|starts?|starting|at|um|from)\b:?\s?){0,2}(?<![\d:.,/])(${CLOCK})(?:\s?[-–]\s?${CLOCK})?(?![\d:])`,

@@ -142,7 +142,9 @@ Hochfirn, 20 June`),
 17 Mar Spring Open 8:40-12:30
 18 Mar Spring Open 7
 19 Mar 9:00 a.m. Spring Open @ Harbour Links
-20 Mar Cup 2027 am Rhein`),
+20 Mar Cup 2027 am Rhein
+21 Mar 4 hr Scramble
+22 Mar Fours 1340 hrs`),
     ).toEqual([
       '2027-03-12 Spring Open 13:15',
       '2027-03-13 Spring Open 08:40',
@@ -153,6 +155,8 @@ Hochfirn, 20 June`),
       '2027-03-18 Spring Open 7',
       '2027-03-19 Spring Open @ Harbour Links 09:00',
       '2027-03-20 Cup 2027 am Rhein',
+      '2027-03-21 4 hr Scramble',
+      '2027-03-22 Fours 13:40',
     ]);
     expect(said('event,from,time\nCup,2027-03-12,840\nCup,2027-03-13,1:15 pm\nCup,2027-03-14,late')).toEqual([
       '2027-03-12 Cup 08:40',
