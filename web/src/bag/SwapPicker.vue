@@ -41,14 +41,16 @@ const emit = defineEmits<{
 
 const filter = ref('');
 const incoming = ref<LadderClub | null>(null);
+const pointed = ref(0);
 watch(
   () => props.comesIn,
   (id) => {
     incoming.value = props.leftOut.find((club) => club.id === id) ?? null;
+    filter.value = '';
+    pointed.value = 0;
   },
   { immediate: true },
 );
-const pointed = ref(0);
 const input = ref<InstanceType<typeof TextField> | null>(null);
 const list = ref<HTMLElement | null>(null);
 

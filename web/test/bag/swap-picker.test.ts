@@ -117,6 +117,15 @@ describe('the picker of a club to put in', () => {
     view.unmount();
   });
 
+  it('begins its list anew where a club is said to come in while it is open', async () => {
+    const { rows, type, view } = picker({ full: true });
+    await type('grun');
+    await view.setProps({ comesIn: 'PW' });
+    expect(view.text()).toContain('PW in: which goes out?');
+    expect(rows()).toHaveLength(3);
+    view.unmount();
+  });
+
   it('orders by the ladder where strokes are not to be had', async () => {
     const { rows, know, view } = picker({ full: true, comesIn: 'PW' });
     const byLadder = rows();
