@@ -68,7 +68,7 @@ export function readClock(text: string): string | undefined {
   const written = Number(found[1]);
   if (half !== undefined && (written < 1 || written > 12)) return undefined;
   const isAfternoon = half === undefined ? /^[1-9]/.test(found[1]!) && written < FIRST_HOUR : half === 'p';
-  const hour = half === undefined && !isAfternoon ? written : (written % 12) + (isAfternoon ? 12 : 0);
+  const hour = (half === undefined ? written : written % 12) + (isAfternoon ? 12 : 0);
   const clock = `${String(hour).padStart(2, '0')}:${found[2] ?? '00'}`;
   return CLOCK.test(clock) ? clock : undefined;
 }

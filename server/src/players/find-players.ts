@@ -10,7 +10,7 @@ export async function findPlayers(em: EntityManager, words: string): Promise<Fou
     .split(/\s+/)
     .filter((word) => word !== '')
     .map(beginsWith);
-  // Names are compared here as everywhere, with or without their marks. SQL: as entities five thousand are slow.
+  // Names are compared here as everywhere, with or without their marks. SQL: of up to five thousand, three columns.
   const players = await em.execute<FoundPlayer[]>(
     'select id, name, archived from player where removed_at is null order by archived, name, id limit ?',
     [beginnings.length === 0 ? MAX_FOUND : MAX_PLAYERS],
